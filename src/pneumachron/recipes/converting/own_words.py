@@ -89,19 +89,22 @@ def beside_the_heat(
     brushed : lines that are brushed on at the end
     """
     main = understood.cooking.main
-    if main is None or main[0] != index:
+    if main is None or index < main[0]:
         return
-    for place, text in whole_sentences(understood.recipe.steps[index], main[1]):
-        done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
+    at = main[1] if index == main[0] else NOWHERE
+    # “Heat the oven. Peel off the rind, score the fat and stud it with cloves. …”, behind the heat
+    crust = at == NOWHERE and understood.crust.kind is not None
+    for place, text in whole_sentences(understood.recipe.steps[index], at):
+        done = theme_of(text, late=place > at) in {"season", "marinate", "heat"}
         own = is_own_work(text) or thickens_with_more(understood, text)
         glaze = cooks_a_glaze(understood, text) or bool(boiled_apart(understood, text, brushed))
         side = makes_a_side(understood, text)
         # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
         more = measures_more(understood, text) or _is_of_no_line(understood, text)
-        brushes = place > main[1] and BRUSHED.search(text) and more
-        if place != main[1] and ((own and not done) or glaze or side or brushes):
-            told = worded(understood, themes, index, text, after=place > main[1])
-            yield replace(told, before_finish=glaze or bool(brushes))
+        brushes = place > at and BRUSHED.search(text) and more
+        if place != at and ((own and not done) or glaze or side or brushes):
+            told = worded(understood, themes, index, text, after=place > at)
+            yield replace(told, before_finish=glaze or bool(brushes) or crust)
 
 
 _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
@@ -182,7 +185,7 @@ CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 _OF_THE_MEAT = frozenset({"juice", "juices", "gravy", "sauce", "drippings", "glaze", "broth"})
 """What the pot itself gives."""
-_SERVES = any_of(r"\b(?:serve|eat)\b[^.;]{0,40}\b(?:with|on|over|in)\b")
+_SERVES = any_of(r"\b(?:serve|eat)\b[^.;]{0,40}(?:\b(?:with|on|over|in)\b|\bw/)")
 
 
 def served_with_more(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:

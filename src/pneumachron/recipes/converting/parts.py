@@ -86,7 +86,7 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             brushed = part.role == "glaze" or (
                 part.role == "sauce" and brushes_the_sauce(understood)
             )
-            own_pan = brushed and not alone and _is_slaked_apart(understood, part)
+            own_pan = (brushed or alone) and _is_slaked_apart(understood, part)
             found |= {
                 item.index: told_part for item in items
                 if item.kind != "starch" or "polenta" in item.food.words or own_pan

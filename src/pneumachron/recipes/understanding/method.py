@@ -18,12 +18,11 @@ from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.main_heat import (
     OPEN,
     HeatSpan,
-    before_shredding,
     main_spans,
-    with_the_meat_in,
     without_moments,
 )
 from pneumachron.recipes.understanding.meat import read_meat
+from pneumachron.recipes.understanding.meat_out import before_shredding, with_the_meat_in
 from pneumachron.recipes.understanding.other_ways import without_other_ways
 from pneumachron.recipes.understanding.oven_heat import heat_named_c, oven_heat_c
 from pneumachron.recipes.understanding.patterns import any_of
