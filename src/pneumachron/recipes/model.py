@@ -26,7 +26,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("rub", r"\b(rubs?|crust|seasoning|spice mix|spice blend|dry mix|(?:ge)?würzmischung"
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
-    ("beside", r"\b(mash|mashed|pur[eé]es?|spätzle|rice|noodles|vinaigrette|hummus|tapenade"
+    ("beside", r"\b(mash|mashed|pur[eé]es?|spätzle|rice|noodles|greens|vinaigrette|hummus|tapenade"
                r"|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
                r"|risotto|pilaf|pilau|colcannon|gnocchi|cornbread"
                r"|dips?|dipping|(?:cole)?slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"

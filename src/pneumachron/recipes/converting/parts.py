@@ -252,7 +252,10 @@ def bastes_with_the_marinade(understood: Understood) -> bool:
     )  # fmt: skip
 
 
-_BASTED = any_of(r"\bbast(?:e|ing)\b")
+_BASTED = any_of(
+    r"\bbast(?:e|ing)\b",
+    r"\b(?:uncover\w*|bake|roast)\b[^.;]*\b(?:turning|sauce)\b[^.;]*\b(?:sticky|glazed|glossy)\b",
+)
 
 
 def makes_a_side(understood: Understood, step: str) -> bool:

@@ -68,6 +68,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"|\b(?:mix|combine|stir) (?:together )?(?:the |all the )?rub\b"
         r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )(?<!off the )\bseasonings\b"
         r"|\bdry (ingredients|stuff|things|mix)\b|\bgewürze\b[^.;]*\b(?:einreiben|einmassieren)\b"
+        r"|\bmit (?:der|dieser) (?:gewürz)?mischung\b[^.;]{0,30}\b(?:einreiben|einmassieren)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
     early = before_the_heat(understood)

@@ -111,7 +111,7 @@ ASIDE = any_of(
     r"\brefrigerat\w*",
     r"\bchill(ed)?\b",
     r"\bsoak\b",
-    r"\bboiling water\b",
+    r"\b(?:boiling|hot|warm) water\b",
     r"\bpar-?(boil|cook)\w*",
     r"\bblanch\w*",
     r"\bhold (\w+ )?in\b",
