@@ -46,7 +46,7 @@ def _late_sentences(understood: Understood) -> frozenset[str]:
 
 
 _ONTO_RAW = any_of(
-    r"\b(rub|pat|sprinkle|massage|press|season|apply|coat|dust)\b[^.;]*"
+    r"\b(rub|pat|sprinkle|massage|press|season|apply|coat|dust|smear|slather)\b[^.;]*"
     r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b",
     r"\b(?:cover|coat|season|dust|sprinkle)\b[^.;]{0,40}\bwith (?:the |this |your )?(?:\w+ )?"
     r"(?:rub|spices|spice mix|seasoning)\b",
@@ -54,6 +54,8 @@ _ONTO_RAW = any_of(
 """What is mixed there is a rub."""
 
 
+_MARINADE = any_of(r"\bmarinade\b")
+_RESERVED = re.compile(r"\W*(?:reserve|set aside|keep back|hold back)\b", re.I)
 ALL_POURED = any_of(
     r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
     r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b",
@@ -97,7 +99,11 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
             continue
         if _INTO_OTHERS.search(sentence):
             continue
-        onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place : place + 2])
+        if _MARINADE.search(sentence) and sentence not in late:
+            continue  # “Whisk the marinade ingredients. Place the ribs in a pan …”
+        # “Mix the maple and the mustard. Reserve a third. Smear the rest over the pork.”
+        upto = place + (3 if _RESERVED.match(" ".join(sentences[place + 1 : place + 2])) else 2)
+        onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place:upto])
         if onto_raw and sentence not in late:
             continue
         poured = any(ALL_POURED.search(text) for text in sentences[place + 1 : place + 3])

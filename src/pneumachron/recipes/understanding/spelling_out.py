@@ -1,6 +1,7 @@
 """Steps that count their ingredients instead of naming them: “mix the next 5 ingredients”."""
 
 import re
+from itertools import takewhile
 
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient, Kind
@@ -80,9 +81,16 @@ def _everything(found: re.Match[str], foods: list[Ingredient], parts: tuple[Part
     }  # fmt: skip
     beside = {row for part in parts if part.role == "beside" for row in part.lines}
     own = [item for item in foods if item.index in rows]
-    # “blend everything” is not about the pickled onions
+    # “blend everything” is not about the pickled onions, nor what stands on the table
+    beside |= _toppings(foods)
     own = own or [item for item in foods if item.index not in beside] or foods
     return f"{found[0]} ({_names(_but(own, found))})"
+
+
+def _toppings(foods: list[Ingredient]) -> set[int]:
+    """“Warm tortillas, white onion, coriander, lime”, without amounts, at the end of a list."""
+    bare = list(takewhile(lambda item: item.line.low is None, reversed(foods)))
+    return {item.index for item in bare if any(each.kind == "beside" for each in bare)}
 
 
 def _is_told_of(sentence: str, name: str) -> bool:
