@@ -5,6 +5,7 @@ from collections.abc import Sequence, Set
 
 from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.glazes import boiled_apart
+from pneumachron.recipes.converting.marinade import in_marinade
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.converting.own_words import (
     measures_more,
@@ -154,7 +155,9 @@ def _kind_of(
     poured = theme == "sauce" or (theme == "other" and _PUT_IN.match(step))
     if (poured and early and _is_poured(understood, index, lines)) or rest_poured:
         return "pot"
-    return STEP_OF.get(theme, "own_words")
+    # “Place the ribs in a bag with the marinade”, which is shared: none of our steps marinates
+    untold = theme == "marinate" and "marinade" in step and not in_marinade(understood)
+    return "own_words" if untold else STEP_OF.get(theme, "own_words")
 
 
 _CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")

@@ -87,6 +87,10 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "marinate",
         any_of(
             r"\bmarinat",
+            r"^(?!.*\b(?:boil|bring)\b).*\bmarinade\b.{0,300}"
+            r"\b(?:refrigerat\w*|fridge|chill|overnight)\b",
+            r"\bpour (?:it |this )?over the (?:ribs?|meat|pork|beef)\b[^.;]*"
+            r"\b(?:refrigerat\w*|chill)\b",
             r"\bmarinieren\b",
             r"\boverlay in\b",
             r"\bfor \d+ hours? in the (fridge|refrigerator)",
