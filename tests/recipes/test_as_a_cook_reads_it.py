@@ -57,6 +57,13 @@ from tests.text.words import words
         ("ribs_broiled_first_and_poured_over", ("garlic", "grated ginger"), "pot"),
         ("pork_with_a_gremolata_line", ("whole tomatoes",), "top"),
         ("pulled_pork_sauce_of_its_own", ("gochujang", "cornstarch"), "beside"),
+        ("brined_shoulder_and_greens", ("butter", "shallot", "vinegar"), "beside"),
+        ("nacken_mit_der_mischung", ("Paprikapulver", "Kreuzkümmel", "Pfeffer"), "season"),
+        ("riblets_sticky_in_their_sauce", ("brown sugar", "ketchup"), "finish"),
+        ("spareribs_marinade_and_plum_glaze", ("five-spice powder",), "pot"),
+        ("shoulder_maple_mustard_reserved", ("maple syrup", "grainy mustard"), "season"),
+        # “tip everything into a casserole” is not about what stands on the table
+        ("brisket_point_and_pineapple", ("white onion", "coriander", "lime"), "beside"),
     ],
 )
 def test_where_it_goes(voice: str, foods: tuple[str, ...], place: str) -> None:
@@ -80,6 +87,9 @@ def test_where_it_goes(voice: str, foods: tuple[str, ...], place: str) -> None:
         ("rib_tacos_corn_salsa", "chop onion, jalapeño, cilantro, toss w/ corn"),
         ("hand_studded_with_cloves", "score the fat in diamonds and stud with cloves."),
         ("kraut_and_apples_in_layers", "Serve w/ mashed potatoes & rye bread."),
+        ("barbacoa_soaked_and_blended", "cover with hot water 15 minutes, drain. Blend with"),
+        ("sauerbraten_gingersnaps_late", "Boil marinade ingredients 5 minutes"),
+        ("ribs_basted_with_the_rest", "Place ribs in a large zip-top bag with the marinade"),
         ("tacos_page_all_of_it", "Serve with Slaw and Tortillas, cotija and cilantro."),
         # what is raw is simmered in, and not stirred in
         ("sweet_and_sour_1968", "Add green pepper and onion and simmer until tender"),
@@ -98,6 +108,8 @@ def test_what_the_steps_tell(voice: str, said: str) -> None:
         ("short_ribs_shaken_in_flour", "combine remaining ingredients"),
         ("brisket_gravy_of_brown_onions", "caramel"),
         ("rendang_coated_with_paste", "Marinate"),
+        # a marinade is told once, by the step that leaves out what scorches
+        ("spareribs_marinade_and_plum_glaze", "Whisk marinade ingredients"),
         ("cider_shoulder_three_devices", "slow cooker, low 8 hours"),
         ("ribs_broiled_first_and_poured_over", "Soften garlic"),
         ("short_ribs_strained_with_mushrooms", "Crisp it in a hot pan"),
