@@ -167,8 +167,8 @@ def test_marinated_overnight_and_thickened(page: Page) -> None:
     """What is chosen in the Schedule is a lane there, and a step in Cook, as long as there."""
     page.goto(f"/plan?{DINNERS['flanken for four']}")
     page.get_by_text(screen("plan-add-to-schedule")).first.click()
-    page.get_by_label(screen("schedule-marinade")).last.select_option("mild")
-    page.get_by_label(screen("schedule-juice")).last.select_option("thick")
+    page.get_by_role("combobox", name=screen("schedule-marinade")).last.select_option("mild")
+    page.get_by_role("combobox", name=screen("schedule-juice")).last.select_option("thick")
     page.get_by_role("checkbox", name=screen("schedule-rub-on-overnight")).last.click()
     expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text("cornstarch")
     day = steps_of_schedule(page)
