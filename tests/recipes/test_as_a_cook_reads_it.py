@@ -57,6 +57,7 @@ from tests.text.words import words
         ("ribs_broiled_first_and_poured_over", ("garlic", "grated ginger"), "pot"),
         ("pork_with_a_gremolata_line", ("whole tomatoes",), "top"),
         ("pulled_pork_sauce_of_its_own", ("gochujang", "cornstarch"), "beside"),
+        ("brisket_in_a_bowl_for_the_kids", ("cranberry sauce", "chili sauce"), "after"),
         ("brined_shoulder_and_greens", ("butter", "shallot", "vinegar"), "beside"),
         ("nacken_mit_der_mischung", ("Paprikapulver", "Kreuzkümmel", "Pfeffer"), "season"),
         ("riblets_sticky_in_their_sauce", ("brown sugar", "ketchup"), "finish"),
@@ -90,6 +91,7 @@ def test_where_it_goes(voice: str, foods: tuple[str, ...], place: str) -> None:
         ("barbacoa_soaked_and_blended", "cover with hot water 15 minutes, drain. Blend with"),
         ("sauerbraten_gingersnaps_late", "Boil marinade ingredients 5 minutes"),
         ("ribs_basted_with_the_rest", "Place ribs in a large zip-top bag with the marinade"),
+        ("allotment_pork_and_baps", "Serve with floury baps"),
         ("tacos_page_all_of_it", "Serve with Slaw and Tortillas, cotija and cilantro."),
         # what is raw is simmered in, and not stirred in
         ("sweet_and_sour_1968", "Add green pepper and onion and simmer until tender"),
@@ -113,6 +115,7 @@ def test_what_the_steps_tell(voice: str, said: str) -> None:
         ("cider_shoulder_three_devices", "slow cooker, low 8 hours"),
         ("ribs_broiled_first_and_poured_over", "Soften garlic"),
         ("short_ribs_strained_with_mushrooms", "Crisp it in a hot pan"),
+        ("cider_pork_apples_uncovered", "under the broiler"),
     ],
 )
 def test_what_they_do_not_tell(voice: str, silent: str) -> None:
@@ -135,14 +138,24 @@ def test_meat_under_potatoes_cooks_with_them() -> None:
 
 @pytest.mark.parametrize(
     ("voice", "texture"),
-    [("shoulder_stands_before_slicing", "tender"), ("chopped_brisket_on_buns", "falls")],
+    [
+        ("shoulder_stands_before_slicing", "tender"),
+        ("chopped_brisket_on_buns", "falls"),
+        # “let it sit or it'll fall to pieces, slice”: it was to be pulled
+        ("brisket_in_a_bowl_for_the_kids", "very"),
+    ],
 )
 def test_how_soft(voice: str, texture: str) -> None:
     assert of(voice).understood.texture == texture
 
 
 @pytest.mark.parametrize(
-    ("voice", "plates"), [("ribs_a_slab_feeds", 5), ("card_file_green_chile", 8)]
+    ("voice", "plates"),
+    [
+        ("ribs_a_slab_feeds", 5),
+        ("card_file_green_chile", 8),
+        ("short_ribs_two_meals_for_four", 8),
+    ],
 )
 def test_for_how_many(voice: str, plates: float) -> None:
     assert of(voice).plates == plates

@@ -34,7 +34,8 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
                r"|(?:pink|pickled|crispy|marinated) (?:red )?(?:onions?|cabbage|cucumbers?)|"
                r"to finish|^finish\W*$|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney"
                r"|gremolata"
-               r"|dumplings?|pastry|nachos|quesadillas|burritos|enchiladas|tacos?|tortillas?|sandwich\w*|bowls?"
+               r"|dumplings?|pastry|nachos|quesadillas|burritos|enchiladas|tacos?|tortillas?"
+               r"|sandwich\w*|(?<!in a )bowls?"
                r"|chimichurri|pesto|\w*kren|\w*salat|\w*quark"
                r"|beilagen?|garnitur|wraps|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),

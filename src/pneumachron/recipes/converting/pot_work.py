@@ -205,7 +205,7 @@ def poured_in(understood: Understood) -> frozenset[int]:
     ]  # fmt: skip
     sweet = [item for item in understood.ingredients if item.kind == "sweet_sauce"]
     # "Blend all sauce. Pour sauce over.": what no step names is in it
-    all_in = any(map(_ALL_POURED.search, texts))
+    all_in = any(map(_ALL_POURED.search, texts)) or any(map(_WHISKED_ON.match, texts))
     whole = " ".join(understood.said).lower()
     return frozenset(
         item.index
@@ -219,6 +219,12 @@ _REST_BRUSHED = any_of(
     r"\b(?:brush|baste|glaze|slather|coat|paint|spread)\w*\b[^.;]{0,30}"
     r"\b(?:rest|remaining|remainder|other half|more|reserved)\b[^.;]{0,20}\bsauce\b"
 )
+_WHISKED_ON = re.compile(
+    r"\W*(?:then )?(?:whisk|mix|stir) (?:it|this|them)\b[^.;]{0,20}"
+    r"\bpour (?:it |this )?(?:over|on|in)\b",
+    re.I,
+)
+"""“In a bowl: 1 can cranberry sauce, 1 cup chili sauce. Whisk it and pour it on.”"""
 _ALL_POURED = any_of(
     r"\b(?:pour|tip|dump)\b[^.;]{0,20}\b(?:sauce|mixture|everything|it all)\b[^.;]{0,20}"
     r"\b(?:over|on|in|into)\b",

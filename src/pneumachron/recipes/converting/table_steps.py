@@ -206,7 +206,7 @@ def _served(work: Work) -> str:
         if part.role in {"sauce", "beside"} and not _SERVING.search(part.name)
         and sum(line.origin in part.lines for line in lines) > 1
         for row in part.lines
-        # “Tortillas and cilantro for serving”, below the last food of the slaw
+        # “Tortillas and cilantro for serving”, or buns, below the last food of the slaw
         if not _FOR_SERVING.search(work.understood.ingredients[row].line.raw)
     }  # fmt: skip
     return listed(
@@ -214,7 +214,9 @@ def _served(work: Work) -> str:
     )
 
 
-_FOR_SERVING = any_of(r"\b(?:for|to) serv(?:e|ing)\b")
+_FOR_SERVING = any_of(
+    r"\b(?:for|to) serv(?:e|ing)\b", r"\b(?:buns?|rolls?|baps?|bread|baguettes?)[ .]*$"
+)
 
 
 def _in_small_letters(name: str) -> str:

@@ -42,6 +42,10 @@ _AT_THE_END = re.compile(
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
+_MEALS = re.compile(
+    r"\b(?P<old>\d{1,2}) (?:meals?|dinners?|suppers?) for (?P<young>\d{1,2})\b", re.I
+)
+"""“2 meals for 4” are eight plates."""
 _WITH_THE_YOUNG = re.compile(
     r"\b(?P<old>\d{1,2}) adults?,? (?:and|&|plus|\+) (?P<young>\d{1,2})"
     r" (?:kids|children|little ones)\b",
@@ -81,6 +85,10 @@ def _all_of_them(found: re.Match[str]) -> str:
     return f"{int(found['old']) + int(found['young'])} people"
 
 
+def _so_often(found: re.Match[str]) -> str:
+    return f"{int(found['old']) * int(found['young'])} people"
+
+
 def read_plates(recipe: Recipe) -> float | None:
     """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
     places = [
@@ -98,7 +106,7 @@ def read_plates(recipe: Recipe) -> float | None:
     ]
     for text, patterns in places:
         plain = _WORD.sub(lambda found: str(_WORDS[found[0].lower()]), text)
-        plain = _WITH_THE_YOUNG.sub(_all_of_them, plain)
+        plain = _WITH_THE_YOUNG.sub(_all_of_them, _MEALS.sub(_so_often, plain))
         for pattern in patterns:
             found = pattern.search(plain)
             if found is None:

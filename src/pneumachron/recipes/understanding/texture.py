@@ -258,6 +258,8 @@ _DENIED = any_of(
     r"|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
+_ELSE_IT = any_of(r"\bor (?:it|they)(?:['’]ll| will) $")
+"""“Let it sit 15 minutes or it'll fall to pieces”: as soft, and it is sliced all the same."""
 _BEFORE = any_of(r"\b(?:stand|rest|sit|wait|cool)\b[^.]*\bbefore $")
 """“Let it stand 15 minutes before slicing.”"""
 _BUT_HOLDS = re.compile(
@@ -327,6 +329,8 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
                 if _BEFORE.search(before) or not _DENIED.search(before):
                     behind = clause[found.end() :] if texture == "falls" else ""
                     holds, stays = _BUT_HOLDS.search(behind), _BUT_STAYS.search(behind)
+                    if texture == "falls":
+                        stays = stays or _ELSE_IT.search(before)
                     return "tender" if holds else "very" if stays else texture
                 denied = denied or ("holds" if texture == "falls" else None)
     return denied
