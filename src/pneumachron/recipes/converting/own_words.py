@@ -188,32 +188,33 @@ _OF_THE_MEAT = frozenset({"juice", "juices", "gravy", "sauce", "drippings", "gla
 _SERVES = any_of(r"\b(?:serve|eat)\b[^.;]{0,40}(?:\b(?:with|on|over|in)\b|\bw/)")
 
 
-def served_with_more(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
-    """“Slice, and serve with mash”, where no line has the mash: our own step would lose it."""
+def _behind_the_heat(understood: Understood, index: int) -> list[str]:
+    """The sentences of a step that stand behind the long heat."""
     main = understood.cooking.main
     if main is None or index < main[0]:
-        return
+        return []
     behind = main[1] if index == main[0] else NOWHERE
-    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
+    sentences = sentences_in(understood.recipe.steps[index])
+    return [text for place, text in enumerate(sentences) if place > behind]
+
+
+def served_with_more(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
+    """“Slice, and serve with mash”, where no line has the mash: our own step would lose it."""
+    for text in _behind_the_heat(understood, index):
         serves = _SERVES.search(text)
         more = unlisted_foods(understood, text[serves.start() :]) if serves else set()
-        if place > behind and more - _OF_THE_MEAT:
+        if more - _OF_THE_MEAT:
             told = worded(understood, themes, index, text, after=True)
             yield replace(told, before_finish=False, serves=True)
 
 
 def rest_of_the_rub(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
     """“… sprinkle heavily with the reserved rub”, behind the long heat: no other step tells it."""
-    main = understood.cooking.main
-    if main is None or index < main[0]:
-        return
-    behind = main[1] if index == main[0] else NOWHERE
-    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
-        if place > behind:
-            for part in filter(_RESERVED_RUB.search, CLAUSES.split(text)):
-                first = part[:1].upper() + part[1:]
-                told = worded(understood, themes, index, first, after=True)
-                yield replace(told, before_finish=False)
+    for text in _behind_the_heat(understood, index):
+        for part in filter(_RESERVED_RUB.search, CLAUSES.split(text)):
+            first = part[:1].upper() + part[1:]
+            told = worded(understood, themes, index, first, after=True)
+            yield replace(told, before_finish=False)
 
 
 _RESERVED_RUB = any_of(
