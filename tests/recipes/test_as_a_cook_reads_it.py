@@ -2,9 +2,11 @@
 
 import pytest
 
+from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.measured import measured_in
-from tests.recipes.supper import made
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN, made, read
 from tests.recipes.test_usual_cards import of, when
 from tests.text.words import words
 
@@ -196,6 +198,18 @@ def test_a_little_late_wine_seasons_and_much_is_boiled_down() -> None:
         done = made("Simmer the pork in the stock for 2 hours. Season with the mirin.",
                     more=("1 l stock", much))  # fmt: skip
         assert when(done)["mirin"] == place
+
+
+def test_a_rub_keeps_the_salt_that_the_marinade_has_too() -> None:
+    text = (
+        "Ribs\n\nRub\n1 tbsp salt\n1 tsp paprika\n\nMarinade\n1 cup soy sauce\n4 cloves garlic\n"
+        "1 tsp salt\n\n2 kg pork ribs\n\nRub the ribs with the rub.\nMix the marinade. Marinate "
+        "the ribs in it overnight in the refrigerator.\nGrill over indirect heat for 2 hours."
+    )
+    done = convert(understand(read(text)), KITCHEN)
+    told = {step.kind: words(step) for step in done.steps}
+    assert "salt and paprika" in told["season"]
+    assert "garlic" in told["marinate"]
 
 
 def test_cans_and_packets_are_measures_too() -> None:

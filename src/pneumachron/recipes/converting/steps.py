@@ -110,7 +110,10 @@ def _with_what_waits(work: Work, told: OwnWords) -> tuple[Message, ...]:
 def _season(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
     batches = len(work.portioned.runs)
-    soaks = {line.name for line in _mixed_now(work) if line.when == "season"}
+    soaking = _mixed_now(work)
+    # a rub may have a salt of its own beside that of the marinade
+    own = {line.name for line in work.of("season") if line not in soaking}
+    soaks = {line.name for line in soaking} - own
     rubbed = [name for name in work.names("season").split("\n") if name not in soaks]
     rub = listed([*rubbed, *unlisted_seasonings(work.understood)]).strip()
     said = [say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no")]
