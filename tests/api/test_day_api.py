@@ -513,3 +513,31 @@ def test_what_has_begun_does_not_move_the_table(client: TestClient) -> None:
     # it waits too long instead, and that is said
     assert [item["block_id"] for item in found["clashes"]]
     assert not any("not ready" in item["why"] for item in found["clashes"])
+
+
+def test_a_recipe_is_marinated_as_long_as_it_says(client: TestClient) -> None:
+    """Convert said 24 hours, and the schedule and the cook had six to twelve."""
+    text = (
+        "Ribs in soy\n\nIngredients\n2 kg spare ribs\n200 ml soy sauce\n100 ml rice wine\n"
+        "3 cloves garlic\n\nMethod\nMarinate the ribs in the soy, wine and garlic for 24 hours.\n"
+        "Roast at 150 C for 2 1/2 hours.\n"
+    )
+    recipe = client.post("/api/recipes/read", content=text.encode()).json()["recipe"]
+    done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
+    soaked = {name: done[name] for name in ("marinade", "marinate_min")}
+    assert soaked == {"marinade": "mild", "marinate_min": [1440.0, 1440.0]}
+    dish = {"dish_id": "a", "title": "Ribs", "plan": done["request"], **soaked}
+    found = ask(client, {"table": TABLE.isoformat(), "dishes": [dish]})
+    block = next(item for item in found["blocks"] if item["block_id"] == "a:marinate")
+    start, end = (datetime.fromisoformat(block[name]) for name in ("start", "end"))
+    assert end - start == timedelta(hours=24)
+    asked = {"name": "Ribs", "plan": done["request"], **soaked}
+    cook = client.post("/api/cooks", json=asked).json()
+    (ours,) = (step for step in cook["steps"] if step["kind"] == "marinate")
+    assert "24" in ours["title"]
+    # what is kept is read back
+    again = client.get(f"/api/cooks/{cook['id']}").json()
+    assert ours in again["steps"]
+    refused = client.post("/api/cooks", json={**asked, "marinate_min": [600.0, 60.0]})
+    assert refused.status_code == 422
+    assert "ends before it begins" in refused.text

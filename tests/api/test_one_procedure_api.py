@@ -122,7 +122,7 @@ def _spans(text: str) -> set[int]:
 
 
 VOICES = some(sorted((Path(__file__).parents[1] / "recipes" / "voices").glob("*.txt")), 4, usual=20)
-BROUGHT = ("extras", "crackling", "sear_min", "rubbed", "marinade")
+BROUGHT = ("extras", "crackling", "sear_min", "rubbed", "marinade", "marinate_min")
 
 
 def test_a_recipe_and_its_cook_do_the_same(client: TestClient) -> None:
@@ -148,6 +148,15 @@ def test_a_recipe_and_its_cook_do_the_same(client: TestClient) -> None:
             assert (kind in told) == (kind in kinds), (voice.stem, kind)
             seen[kind] += kind in told
         hold = next(step for step in cook["steps"] if step["kind"] == "hold")
+        soaked = [
+            [60 * step["low_min"], 60 * step["high_min"]]
+            for step in done["steps"] if step["kind"] == "marinate"
+        ]  # fmt: skip
+        own = [
+            [step["low_s"], step["high_s"]]
+            for step in cook["steps"] if step["kind"] == "marinate"
+        ]  # fmt: skip
+        assert soaked == own, voice.stem
         assert round(hold["likely_s"] / 60) == done["setting"]["hold_min"], voice.stem
     assert refused < len(VOICES) / 20
     assert all(0 < seen[kind] < len(VOICES) for kind in ("sear", "marinate", "finish"))

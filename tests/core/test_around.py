@@ -114,6 +114,13 @@ def test_marinades_have_a_limit() -> None:
     assert marinating(load("brisket_flat", 1.0, 0.04), "mild").longest_s == 5 * 86_400
 
 
+def test_a_recipe_marinates_in_its_own_time_within_the_limit() -> None:
+    own_s = (3 * 3600.0, 7 * 86_400.0)
+    flat = marinating(load("brisket_flat", 1.0, 0.04), "mild", own_s)
+    # published: USDA, red meat 5 days (from memory)
+    assert flat.time_s == pytest.approx((3 * 3600, 5 * 86_400))
+
+
 def test_searing_goes_in_batches() -> None:
     # common practice: one layer with gaps; 2–5 min a face, 30 s an edge, the pot heated first
     two = searing(load("brisket_flat", 1.4, 0.045, 2), TENOR)

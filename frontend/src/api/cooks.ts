@@ -185,6 +185,7 @@ export interface Begin {
   rubbed?: boolean;
   crackling?: boolean;
   marinade?: Exclude<BeginIn["marinade"], undefined>;
+  marinate_min?: Exclude<BeginIn["marinate_min"], undefined>;
   fat_mm?: number | null;
   sear_min?: number | null;
   sear_batches?: number | null;

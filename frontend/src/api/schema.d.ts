@@ -1990,6 +1990,11 @@ export interface components {
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
+             * Marinate Min
+             * @description from and to, as the recipe has it; none: as is usual
+             */
+            marinate_min?: number[] | null;
+            /**
              * Fat Mm
              * @description fat cap that is left on after trimming, mm
              */
@@ -2355,6 +2360,11 @@ export interface components {
             request: components["schemas"]["PlanIn"];
             /** Marinade */
             marinade: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Marinate Min
+             * @description from and to, as the recipe has it; none: as is usual
+             */
+            marinate_min: number[] | null;
             /**
              * Rubbed
              * @description the rub stays on overnight
@@ -2965,6 +2975,11 @@ export interface components {
             crackling: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Marinate Min
+             * @description from and to, as the recipe has it; none: as is usual
+             */
+            marinate_min?: number[] | null;
             /**
              * Fat Mm
              * @description fat cap that is left on after trimming, mm

@@ -123,7 +123,15 @@ export function zonedTime(moment: Date): string {
 
 type FromRecipe = Pick<
   ConvertedOut,
-  "shopping" | "marinade" | "rubbed" | "crackling" | "sear_min" | "extras" | "lines" | "steps"
+  | "shopping"
+  | "marinade"
+  | "marinate_min"
+  | "rubbed"
+  | "crackling"
+  | "sear_min"
+  | "extras"
+  | "lines"
+  | "steps"
 >;
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
@@ -142,6 +150,7 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     sear_min: recipe?.sear_min ?? null,
     ahead: "today",
     marinade: recipe?.marinade ?? null,
+    marinate_min: recipe?.marinate_min ?? null,
     parted: false,
     leftovers: "chill",
     extras: recipe?.extras ?? [],

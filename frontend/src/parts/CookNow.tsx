@@ -1,6 +1,6 @@
 import { useLocation } from "wouter";
 import { type Extra, type Marinade, type PlanIn, type RecipeCard, troubleOf } from "@/api/client";
-import { useBegin } from "@/api/cooks";
+import { type Begin, useBegin } from "@/api/cooks";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
@@ -13,6 +13,7 @@ interface Props {
   crackling?: boolean;
   searMin?: number | null;
   marinade?: Marinade | null;
+  marinateMin?: Begin["marinate_min"];
   /** What stands here has no answer yet. */
   wait?: boolean;
 }
@@ -20,7 +21,7 @@ interface Props {
 /** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
 export function CookNow(props: Props) {
   const { name, plan, recipe, extras = [], marinade = null, wait = false } = props;
-  const { rubbed = false, crackling = false, searMin = null } = props;
+  const { rubbed = false, crackling = false, searMin = null, marinateMin = null } = props;
   const begin = useBegin();
   const [, navigate] = useLocation();
   const trouble = begin.error ? troubleOf(begin.error) : null;
@@ -40,6 +41,7 @@ export function CookNow(props: Props) {
               crackling,
               sear_min: searMin,
               marinade,
+              marinate_min: marinateMin,
             },
             { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },
           )

@@ -11,7 +11,13 @@ from pneumachron.recipes.converting.marks import Mark, OutLine
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.understand import Understood
-from pneumachron.recipes.writing.day import extra_work, is_rubbed_overnight, marinade_of, sear_min
+from pneumachron.recipes.writing.day import (
+    extra_work,
+    is_rubbed_overnight,
+    marinade_of,
+    marinate_min,
+    sear_min,
+)
 from pneumachron.recipes.writing.sentences import run_on
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
@@ -115,6 +121,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
         ],
         "request": plan_request(done, pot),
         "marinade": marinade_of(done),
+        "marinate_min": marinate_min(done),
         "rubbed": is_rubbed_overnight(done),
         "crackling": has_rind(done.understood),
         "sear_min": sear_min(done),

@@ -22,7 +22,7 @@ from pneumachron.core.schedule.model import Block, Schedule, UnavailableWindow, 
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import PlanInputs, located, read_request
+from pneumachron.services.inputs import PlanInputs, located, read_request, span_s
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
 from pneumachron.store.days import DAYS
@@ -48,6 +48,7 @@ class DishInputs:
     rubbed: bool = False
     crackling: bool = False
     marinade: Marinade | None = None
+    marinate_min: Sequence[float] | None = None
     fat_mm: int | None = None
     sear_min: float | None = None
     sear_batches: int | None = None
@@ -162,6 +163,7 @@ def _dish(item: DishInputs, request: CookRequest, table: datetime) -> Dish:
         rubbed=item.rubbed,
         crackling=item.crackling,
         marinade=item.marinade,
+        marinate_s=span_s(item.marinate_min),
         fat_m=None if item.fat_mm is None else item.fat_mm / 1000.0,
         sear_s=None if item.sear_min is None else 60.0 * item.sear_min,
         sear_batches=item.sear_batches,

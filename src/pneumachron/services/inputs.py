@@ -4,6 +4,7 @@ Every measure is the text as typed, with its unit (`3 lb 2 oz`), so that it can 
 exactly so. An empty one takes the cut's or the household's default.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from math import exp
 
@@ -290,3 +291,8 @@ def located(error: RequestError) -> RequestError:
     if error.field not in PIECE_FIELDS:
         return error
     return error.at_field(f"pieces.{error.entry or 0}.{error.field}")
+
+
+def span_s(span_min: Sequence[float] | None) -> tuple[float, float] | None:
+    """From and to [min] in seconds."""
+    return None if span_min is None else (60.0 * span_min[0], 60.0 * span_min[1])

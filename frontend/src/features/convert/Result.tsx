@@ -102,6 +102,7 @@ export function Result({ converted, request, units, title }: Props) {
               crackling={converted.crackling}
               searMin={converted.sear_min}
               marinade={converted.marinade}
+              marinateMin={converted.marinate_min}
             />
           </p>
           <GiveBack request={request} title={title} />

@@ -69,7 +69,7 @@ export function Steps({ recipe, converted, ...marks }: Props) {
               {step.text}{" "}
               {step.low_min !== null && step.high_min !== null && (
                 <span className="whitespace-nowrap text-pencil">
-                  {minutes(step.low_min, step.high_min)}
+                  {timeOf(step.kind, step.low_min, step.high_min)}
                 </span>
               )}
             </li>
@@ -94,11 +94,13 @@ function isGone(mark: ConvertedOut["marks"][number] | undefined): boolean {
   return mark?.does === "struck" && !mark.overruled;
 }
 
-/** Marinating and curing are told in hours; a cook time is always minutes. */
+/** Marinating is told in hours when it is long; a cook time is always minutes. */
 const LONG_MIN = 180;
 
-function minutes(low: number, high: number): string {
+function timeOf(kind: string, low: number, high: number): string {
   const [from, to] = [Math.round(low), Math.round(high)];
-  if (to >= LONG_MIN && from !== to) return spanText([60 * from, 60 * to]);
+  if (to >= LONG_MIN && (from !== to || kind === "marinate")) {
+    return spanText([60 * from, 60 * to]);
+  }
   return from === to ? say("convert-min", { from }) : say("convert-min-2", { from, to });
 }

@@ -1,12 +1,12 @@
 import { useId, useState } from "react";
 import { Link, useLocation } from "wouter";
-import type { Marinade, RecipeCard } from "@/api/client";
+import type { RecipeCard } from "@/api/client";
 import { type Begin, useBegin } from "@/api/cooks";
 import { useCatalogue, useHousehold } from "@/api/queries";
 import { letter } from "@/drawing/LaneChart";
+import { MarinadeChoice } from "@/features/schedule/MarinadeChoice";
 import type { DayDraft } from "@/lib/day";
 import { smallVolume } from "@/lib/format";
-import { MARINADE_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
@@ -96,23 +96,7 @@ export function DishRow(props: Props) {
             onChange={(on) => onChange({ crackling: on })}
           />
         )}
-        <label className="flex items-center gap-1">
-          {say("schedule-marinade")}
-          <select
-            value={dish.marinade ?? ""}
-            onChange={(event) =>
-              onChange({ marinade: event.target.value ? (event.target.value as Marinade) : null })
-            }
-            className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
-          >
-            <option value="">{say("schedule-none")}</option>
-            {namesOf(MARINADE_WORDS).map(({ value, name }) => (
-              <option key={value} value={value}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <MarinadeChoice dish={dish} onChange={onChange} />
         {dish.plan.pieces.some(
           (piece) => piece.cut === "brisket_whole" && piece.cutting !== "parted",
         ) && (
@@ -315,6 +299,7 @@ const BROUGHT = [
   "rubbed",
   "crackling",
   "marinade",
+  "marinate_min",
   "fat_mm",
   "sear_min",
   "sear_batches",

@@ -43,6 +43,7 @@ schedule-not-used = not used
 schedule-rub-on-overnight = rub on overnight
 schedule-crackling = crackling from the rind
 schedule-marinade = marinade
+schedule-marinade-of-the-recipe = as in the recipe, { $time_s }
 schedule-none = none
 schedule-separate-flat-and-point = separate flat and point
 schedule-fat-cap = fat cap trimmed to

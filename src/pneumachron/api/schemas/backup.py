@@ -5,6 +5,7 @@ from dataclasses import asdict
 from typing import Annotated, Any, Literal, Self, TypeVar
 
 from pydantic import (
+    AfterValidator,
     BaseModel,
     Field,
     StringConstraints,
@@ -24,6 +25,7 @@ from pneumachron.api.schemas.recipe_card import (
     RecipeCard,
     Sauce,
     SearBatches,
+    in_order,
 )
 from pneumachron.api.schemas.recipes import (
     MAX_ORIGINAL,
@@ -36,7 +38,7 @@ from pneumachron.api.schemas.recipes import (
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.physics.tenderness import Texture
-from pneumachron.core.planning.season import Marinade
+from pneumachron.core.planning.season import LONGEST_S, Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead
 from pneumachron.core.procedure.step import STEPS_VERSION
 from pneumachron.core.session.events import EventKind
@@ -263,6 +265,9 @@ class BackupEvent(StrictModel):
         return self
 
 
+_Soaked = Annotated[float, Field(ge=60, le=LONGEST_S["beef"])]
+
+
 class BroughtIn(StrictModel):
     """What recipe and day added to the steps of a cook."""
 
@@ -274,6 +279,9 @@ class BroughtIn(StrictModel):
     rubbed: bool = False
     crackling: bool = False
     marinade: Marinade | None = None
+    marinate_s: (
+        Annotated[list[_Soaked], Field(min_length=2, max_length=2), AfterValidator(in_order)] | None
+    ) = None
     fat_m: Annotated[float | None, Field(ge=0, le=0.03)] = None
     sauce_m3: Annotated[float | None, Field(ge=3e-5, le=3e-3)] = None
     sear_s: Annotated[float | None, Field(ge=0, le=3600)] = None

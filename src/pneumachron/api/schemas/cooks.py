@@ -15,6 +15,7 @@ from pneumachron.api.schemas.recipe_card import (
     ExtraIn,
     FatLeft,
     Leftovers,
+    MarinateMinutes,
     RecipeCard,
     Sauce,
     SauceMl,
@@ -32,6 +33,7 @@ from pneumachron.core.session.simulated_pot import LiveState
 from pneumachron.core.session.turns import Wants
 from pneumachron.services.cook_documents import MOST_INK
 from pneumachron.services.cooks import SessionContext
+from pneumachron.services.inputs import span_s
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.store.cooks import MAX_RUNNING
 from pneumachron.store.records import NoLesson
@@ -55,6 +57,7 @@ class BeginIn(StrictModel):
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
     marinade: Marinade | None = None
+    marinate_min: MarinateMinutes = None
     fat_mm: FatLeft = None
     sear_min: SearMinutes = None
     sear_batches: SearBatches = None
@@ -73,6 +76,7 @@ class BeginIn(StrictModel):
             rubbed=self.rubbed,
             crackling=self.crackling,
             marinade=self.marinade,
+            marinate_s=span_s(self.marinate_min),
             fat_m=None if self.fat_mm is None else self.fat_mm / 1000.0,
             sear_s=None if self.sear_min is None else 60.0 * self.sear_min,
             sear_batches=self.sear_batches,

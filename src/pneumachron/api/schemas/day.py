@@ -14,6 +14,7 @@ from pneumachron.api.schemas.recipe_card import (
     ExtraIn,
     FatLeft,
     Leftovers,
+    MarinateMinutes,
     RecipeCard,
     Sauce,
     SauceMl,
@@ -51,6 +52,7 @@ class DishIn(StrictModel):
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
     marinade: Marinade | None = None
+    marinate_min: MarinateMinutes = None
     fat_mm: FatLeft = None
     sear_min: SearMinutes = None
     sear_batches: SearBatches = None
@@ -74,6 +76,7 @@ class DishIn(StrictModel):
             rubbed=self.rubbed,
             crackling=self.crackling,
             marinade=self.marinade,
+            marinate_min=self.marinate_min,
             fat_mm=self.fat_mm,
             sear_min=self.sear_min,
             sear_batches=self.sear_batches,

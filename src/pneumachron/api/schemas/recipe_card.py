@@ -2,9 +2,11 @@
 
 from typing import Annotated
 
-from pydantic import BeforeValidator, Field, StringConstraints
+from pydantic import AfterValidator, BeforeValidator, Field, StringConstraints
+from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import StrictModel
+from pneumachron.core.planning.season import LONGEST_S
 from pneumachron.core.procedure.choices import ExtraWhen, Kept, SauceTo
 
 
@@ -40,6 +42,20 @@ SauceMl = Annotated[
 ]
 FatLeft = Annotated[
     int | None, Field(ge=0, le=30, description="fat cap that is left on after trimming, mm")
+]
+
+
+def in_order(span: list[float]) -> list[float]:
+    """From and to, in this order."""
+    if span[1] < span[0]:
+        raise PydanticCustomError("ends_before_it_begins", "ends before it begins")
+    return span
+
+
+_Soaked = Annotated[float, Field(ge=1, le=LONGEST_S["beef"] / 60.0)]
+MarinateMinutes = Annotated[
+    Annotated[list[_Soaked], Field(min_length=2, max_length=2), AfterValidator(in_order)] | None,
+    Field(description="from and to, as the recipe has it; none: as is usual"),
 ]
 SearMinutes = Annotated[
     float | None,

@@ -75,8 +75,13 @@ class Marinating:
     longest_s: float
 
 
-def marinating(load: Load, marinade: Marinade) -> Marinating:
+def marinating(
+    load: Load, marinade: Marinade, own_s: tuple[float, float] | None = None
+) -> Marinating:
     """Marinade for a load, by what is in it and how thick the meat is.
+
+    `own_s` is the time that a recipe has instead, from and to [s]; it is never longer than meat
+    keeps raw.
 
     Raises
     ------
@@ -87,8 +92,11 @@ def marinating(load: Load, marinade: Marinade) -> Marinating:
     low, high = MARINADE_M3_PER_KG
     piece = max(load.pieces, key=lambda piece: piece.thickness_m)
     longest = min(LONGEST_S[item.cut.kind] for item in load.pieces)
+    from_s, to_s = own_s or _marinade_time_s(piece, marinade)
     return Marinating(
-        (low * load.mass_kg, high * load.mass_kg), _marinade_time_s(piece, marinade), longest
+        (low * load.mass_kg, high * load.mass_kg),
+        (min(from_s, longest), min(to_s, longest)),
+        longest,
     )
 
 

@@ -134,7 +134,7 @@ def raw_steps(request: CookRequest, thickness_m: float, brought: Brought) -> tup
     if brought.rubbed:
         found.append(_cold("rub", RUB_S))
     if brought.marinade is not None:
-        low, high = marinating(request.load, brought.marinade).time_s
+        low, high = marinating(request.load, brought.marinade, brought.marinate_s).time_s
         found.append(_cold("marinate", (low, low, high)))
     if request.tempered and brought.version >= STEPS_VERSION:
         low, likely, high = TEMPER_S

@@ -153,6 +153,8 @@ class Brought:
     crackling: bool = False
     """The rind comes off before the cooker, and is roasted crisp."""
     marinade: Marinade | None = None
+    marinate_s: tuple[float, float] | None = None
+    """In it as long as the recipe has it, from and to; None: as is usual."""
     fat_m: float | None = None
     """The fat cap is trimmed to so much, and the meat weighed again."""
     sear_s: float | None = None

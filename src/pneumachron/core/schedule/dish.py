@@ -40,6 +40,8 @@ class Dish:
     crackling: bool = False
     """The rind comes off before the cooker, and is roasted crisp."""
     marinade: Marinade | None = None
+    marinate_s: tuple[float, float] | None = None
+    """In it as long as the recipe has it, from and to; None: as is usual."""
     fat_m: float | None = None
     sear_s: float | None = None
     sear_batches: int | None = None
@@ -65,6 +67,7 @@ def brought(dish: Dish) -> Brought:
         rubbed=dish.rubbed,
         crackling=dish.crackling,
         marinade=dish.marinade,
+        marinate_s=dish.marinate_s,
         fat_m=dish.fat_m,
         sear_s=dish.sear_s,
         sear_batches=dish.sear_batches,

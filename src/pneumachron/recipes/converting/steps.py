@@ -137,7 +137,8 @@ def _season(work: Work) -> OutStep:
 def _marinate(work: Work) -> OutStep | None:
     if not work.marinades:
         return None
-    span = marinating_s(work.understood) or marinating(work.plan.setup.request.load, "mild").time_s
+    load, own_s = work.plan.setup.request.load, marinating_s(work.understood)
+    span = marinating(load, "mild", own_s).time_s
     told = say("marinate", low_s=span[0], high_s=span[1])
     left: tuple[Message, ...] = ()
     if now := _mixed_now(work):

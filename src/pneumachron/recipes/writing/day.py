@@ -50,6 +50,12 @@ def marinade_of(done: Converted) -> Marinade | None:
     return "mild" if any(step.kind == "marinate" for step in done.steps) else None
 
 
+def marinate_min(done: Converted) -> tuple[float, float] | None:
+    """How long it lies in its marinade, from and to [min]; None: no marinade."""
+    minutes = [step.minutes for step in done.steps if step.kind == "marinate"]
+    return minutes[0] if minutes else None
+
+
 def sear_min(done: Converted) -> float | None:
     """Searing of each batch, both sides, as the recipe has it [min]; None: as the cut is usually.
 
