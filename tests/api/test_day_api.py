@@ -541,3 +541,25 @@ def test_a_recipe_is_marinated_as_long_as_it_says(client: TestClient) -> None:
     refused = client.post("/api/cooks", json={**asked, "marinate_min": [600.0, 60.0]})
     assert refused.status_code == 422
     assert "ends before it begins" in refused.text
+
+
+def test_a_rub_stays_on_as_long_as_the_recipe_says(client: TestClient) -> None:
+    """Two hours were left out in Convert, in the schedule and in Cook."""
+    text = (
+        "Ribs with a rub\n\nIngredients\n2 kg spare ribs\n2 tbsp paprika\n1 tbsp salt\n"
+        "1 cup cider\n\nMethod\nMix the paprika and salt and rub all over the ribs. Leave for"
+        " 2 hours in the fridge.\nPour in the cider and bake at 150 C for 2 1/2 hours.\n"
+    )
+    recipe = client.post("/api/recipes/read", content=text.encode()).json()["recipe"]
+    done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
+    assert "refrigerator for 2" in done["steps"][0]["text"]
+    brought = {name: done[name] for name in ("rubbed", "rub_min", "marinade")}
+    assert brought == {"rubbed": True, "rub_min": [120.0, 120.0], "marinade": None}
+    dish = {"dish_id": "a", "title": "Ribs", "plan": done["request"], **brought}
+    found = ask(client, {"table": TABLE.isoformat(), "dishes": [dish]})
+    block = next(item for item in found["blocks"] if item["block_id"] == "a:rub")
+    start, end = (datetime.fromisoformat(block[name]) for name in ("start", "end"))
+    assert end - start == timedelta(hours=2)
+    cook = client.post("/api/cooks", json={"name": "Ribs", "plan": done["request"], **brought})
+    (ours,) = (step for step in cook.json()["steps"] if step["kind"] == "rub")
+    assert (ours["low_s"], ours["high_s"]) == (7200, 7200)

@@ -216,3 +216,11 @@ def test_cans_and_packets_are_measures_too() -> None:
     """“1 pkt onion soup, 1 can cream of mushroom -> mix” on a note was lost without a word."""
     told = [each.text for each in measured_in("1 pkt onion soup, 1 can cream of mushroom -> mix")]
     assert told == ["1 pkt onion soup", "1 can cream of mushroom"]
+
+
+def test_a_wait_under_the_rub_is_no_heat() -> None:
+    """“Set aside for 30 minutes” made 5½ hours in the oven of five."""
+    done = made(
+        "Rub the pork with the salt and set aside for 30 minutes. Roast at 150 C for 5 hours."
+    )
+    assert done.understood.cooking.low_s == 5 * 3600

@@ -183,6 +183,7 @@ export interface Begin {
   ahead?: NonNullable<BeginIn["ahead"]>;
   from_freezer?: boolean;
   rubbed?: boolean;
+  rub_min?: Exclude<BeginIn["rub_min"], undefined>;
   crackling?: boolean;
   marinade?: Exclude<BeginIn["marinade"], undefined>;
   marinate_min?: Exclude<BeginIn["marinate_min"], undefined>;

@@ -1977,10 +1977,15 @@ export interface components {
             from_freezer: boolean;
             /**
              * Rubbed
-             * @description the rub stays on overnight
+             * @description the rub stays on, overnight or for `rub_min`
              * @default false
              */
             rubbed: boolean;
+            /**
+             * Rub Min
+             * @description from and to, as the recipe has it; none: as is usual
+             */
+            rub_min?: number[] | null;
             /**
              * Crackling
              * @description its rind is roasted crisp on its own
@@ -2367,9 +2372,14 @@ export interface components {
             marinate_min: number[] | null;
             /**
              * Rubbed
-             * @description the rub stays on overnight
+             * @description the rub stays on, overnight or for `rub_min`
              */
             rubbed: boolean;
+            /**
+             * Rub Min
+             * @description from and to, as the recipe has it; none: as is usual
+             */
+            rub_min: number[] | null;
             /**
              * Crackling
              * @description its rind is roasted crisp on its own
@@ -2963,10 +2973,15 @@ export interface components {
             sauce_ml?: number | null;
             /**
              * Rubbed
-             * @description the rub stays on overnight
+             * @description the rub stays on, overnight or for `rub_min`
              * @default false
              */
             rubbed: boolean;
+            /**
+             * Rub Min
+             * @description from and to, as the recipe has it; none: as is usual
+             */
+            rub_min?: number[] | null;
             /**
              * Crackling
              * @description its rind is roasted crisp on its own

@@ -127,6 +127,7 @@ type FromRecipe = Pick<
   | "marinade"
   | "marinate_min"
   | "rubbed"
+  | "rub_min"
   | "crackling"
   | "sear_min"
   | "extras"
@@ -146,6 +147,7 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     from_freezer: false,
     sauce: "half",
     rubbed: recipe?.rubbed ?? false,
+    rub_min: recipe?.rub_min ?? null,
     crackling: recipe?.crackling ?? false,
     sear_min: recipe?.sear_min ?? null,
     ahead: "today",

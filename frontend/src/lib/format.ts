@@ -216,6 +216,10 @@ export function spanText(seconds: number[]): string {
   return to >= 180 ? `${trimmed(from / 60, 1)}–${trimmed(to / 60, 1)} h` : `${from}–${to} min`;
 }
 
+/** The same of minutes. */
+export const spanOfMinutes = (minutes: number[]): string =>
+  spanText(minutes.map((value) => 60 * value));
+
 const M3_PER_CUP = 2.365882365e-4;
 
 /** A span of volumes: `150–200 ml`, `½–¾ cup`. */

@@ -10,6 +10,7 @@ interface Props {
   recipe?: RecipeCard;
   extras?: Extra[];
   rubbed?: boolean;
+  rubMin?: Begin["rub_min"];
   crackling?: boolean;
   searMin?: number | null;
   marinade?: Marinade | null;
@@ -21,7 +22,13 @@ interface Props {
 /** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
 export function CookNow(props: Props) {
   const { name, plan, recipe, extras = [], marinade = null, wait = false } = props;
-  const { rubbed = false, crackling = false, searMin = null, marinateMin = null } = props;
+  const {
+    rubbed = false,
+    rubMin = null,
+    crackling = false,
+    searMin = null,
+    marinateMin = null,
+  } = props;
   const begin = useBegin();
   const [, navigate] = useLocation();
   const trouble = begin.error ? troubleOf(begin.error) : null;
@@ -38,6 +45,7 @@ export function CookNow(props: Props) {
               recipe: recipe ?? null,
               extras,
               rubbed,
+              rub_min: rubMin,
               crackling,
               sear_min: searMin,
               marinade,

@@ -13,9 +13,9 @@ from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.understand import Understood
 from pneumachron.recipes.writing.day import (
     extra_work,
-    is_rubbed_overnight,
     marinade_of,
     marinate_min,
+    rub_min,
     sear_min,
 )
 from pneumachron.recipes.writing.sentences import run_on
@@ -122,7 +122,8 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
         "request": plan_request(done, pot),
         "marinade": marinade_of(done),
         "marinate_min": marinate_min(done),
-        "rubbed": is_rubbed_overnight(done),
+        "rubbed": rub_min(done) is not None,
+        "rub_min": rub_min(done),
         "crackling": has_rind(done.understood),
         "sear_min": sear_min(done),
         "extras": [asdict(extra) for extra in extra_work(done)],

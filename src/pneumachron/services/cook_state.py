@@ -206,9 +206,10 @@ def brought_of(kept: dict[str, Any] | None) -> Brought:
     kept = {key: value for key, value in kept.items() if key in BROUGHT}
     if isinstance(kept["sauce"], bool):  # as it was kept before a sauce could be of a kind
         kept["sauce"] = "half" if kept["sauce"] else "none"
-    if kept.get("marinate_s") is not None:  # JSON has no tuples
-        kept["marinate_s"] = tuple(kept["marinate_s"])
-    return Brought(**{"version": 1, **kept, "work": work})
+    spans = {  # JSON has no tuples
+        name: tuple(kept[name]) for name in ("rub_s", "marinate_s") if kept.get(name) is not None
+    }
+    return Brought(**{"version": 1, **kept, **spans, "work": work})
 
 
 def unwritten(moment: Moment) -> bool:

@@ -46,6 +46,7 @@ class DishInputs:
     sauce: SauceTo = "half"
     sauce_ml: int | None = None
     rubbed: bool = False
+    rub_min: Sequence[float] | None = None
     crackling: bool = False
     marinade: Marinade | None = None
     marinate_min: Sequence[float] | None = None
@@ -161,6 +162,7 @@ def _dish(item: DishInputs, request: CookRequest, table: datetime) -> Dish:
         sauce=item.sauce,
         sauce_m3=None if item.sauce_ml is None else item.sauce_ml / 1e6,
         rubbed=item.rubbed,
+        rub_s=span_s(item.rub_min),
         crackling=item.crackling,
         marinade=item.marinade,
         marinate_s=span_s(item.marinate_min),

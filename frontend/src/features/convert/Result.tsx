@@ -99,6 +99,7 @@ export function Result({ converted, request, units, title }: Props) {
               recipe={recipeCard(title, converted)}
               extras={converted.extras}
               rubbed={converted.rubbed}
+              rubMin={converted.rub_min}
               crackling={converted.crackling}
               searMin={converted.sear_min}
               marinade={converted.marinade}

@@ -6,7 +6,7 @@ import { useCatalogue, useHousehold } from "@/api/queries";
 import { letter } from "@/drawing/LaneChart";
 import { MarinadeChoice } from "@/features/schedule/MarinadeChoice";
 import type { DayDraft } from "@/lib/day";
-import { smallVolume } from "@/lib/format";
+import { smallVolume, spanOfMinutes } from "@/lib/format";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Checkbox } from "@/ui/Checkbox";
@@ -85,7 +85,11 @@ export function DishRow(props: Props) {
           <SauceLeft value={dish.sauce_ml} onChange={(sauce_ml) => onChange({ sauce_ml })} />
         )}
         <Checkbox
-          label={say("schedule-rub-on-overnight")}
+          label={
+            dish.rub_min
+              ? say("schedule-rub-on", { time_s: spanOfMinutes(dish.rub_min) })
+              : say("schedule-rub-on-overnight")
+          }
           on={dish.rubbed ?? false}
           onChange={(on) => onChange({ rubbed: on })}
         />
@@ -297,6 +301,7 @@ const BROUGHT = [
   "ahead",
   "from_freezer",
   "rubbed",
+  "rub_min",
   "crackling",
   "marinade",
   "marinate_min",

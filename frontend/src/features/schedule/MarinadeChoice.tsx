@@ -1,6 +1,6 @@
 import type { Marinade } from "@/api/client";
 import type { DayDraft } from "@/lib/day";
-import { spanText } from "@/lib/format";
+import { spanOfMinutes } from "@/lib/format";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
 
@@ -29,7 +29,7 @@ export function MarinadeChoice({ dish, onChange }: Props) {
         {own && (
           <option value={RECIPE}>
             {say("schedule-marinade-of-the-recipe", {
-              time_s: spanText(own.map((minutes) => 60 * minutes)),
+              time_s: spanOfMinutes(own),
             })}
           </option>
         )}

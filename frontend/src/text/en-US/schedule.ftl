@@ -40,6 +40,7 @@ schedule-reduced-to-half = reduced to half
 schedule-reduced-to-a-glaze = reduced to a glaze
 schedule-thickened = thickened
 schedule-not-used = not used
+schedule-rub-on = rub on for { $time_s }
 schedule-rub-on-overnight = rub on overnight
 schedule-crackling = crackling from the rind
 schedule-marinade = marinade

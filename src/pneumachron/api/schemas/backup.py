@@ -265,7 +265,8 @@ class BackupEvent(StrictModel):
         return self
 
 
-_Soaked = Annotated[float, Field(ge=60, le=LONGEST_S["beef"])]
+_Cold = Annotated[float, Field(ge=60, le=LONGEST_S["beef"])]
+ColdSpan = Annotated[list[_Cold], Field(min_length=2, max_length=2), AfterValidator(in_order)]
 
 
 class BroughtIn(StrictModel):
@@ -277,11 +278,10 @@ class BroughtIn(StrictModel):
     from_freezer: bool = False
     parted: bool = False
     rubbed: bool = False
+    rub_s: ColdSpan | None = None
     crackling: bool = False
     marinade: Marinade | None = None
-    marinate_s: (
-        Annotated[list[_Soaked], Field(min_length=2, max_length=2), AfterValidator(in_order)] | None
-    ) = None
+    marinate_s: ColdSpan | None = None
     fat_m: Annotated[float | None, Field(ge=0, le=0.03)] = None
     sauce_m3: Annotated[float | None, Field(ge=3e-5, le=3e-3)] = None
     sear_s: Annotated[float | None, Field(ge=0, le=3600)] = None

@@ -15,12 +15,12 @@ from pneumachron.api.schemas.recipe_card import (
     ExtraIn,
     FatLeft,
     Leftovers,
-    MarinateMinutes,
     RecipeCard,
     Sauce,
     SauceMl,
     SearBatches,
     SearMinutes,
+    SpanMinutes,
 )
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.request import Level
@@ -54,10 +54,13 @@ class BeginIn(StrictModel):
     sauce_ml: SauceMl = None
     ahead: Annotated[Ahead, Field(description="eaten the day it is cooked, or later")] = "today"
     from_freezer: Annotated[bool, Field(description="it is thawed first")] = False
-    rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
+    rubbed: Annotated[bool, Field(description="the rub stays on, overnight or for `rub_min`")] = (
+        False
+    )
+    rub_min: SpanMinutes = None
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
     marinade: Marinade | None = None
-    marinate_min: MarinateMinutes = None
+    marinate_min: SpanMinutes = None
     fat_mm: FatLeft = None
     sear_min: SearMinutes = None
     sear_batches: SearBatches = None
@@ -74,6 +77,7 @@ class BeginIn(StrictModel):
             self.ahead,
             from_freezer=self.from_freezer,
             rubbed=self.rubbed,
+            rub_s=span_s(self.rub_min),
             crackling=self.crackling,
             marinade=self.marinade,
             marinate_s=span_s(self.marinate_min),

@@ -14,12 +14,12 @@ from pneumachron.api.schemas.recipe_card import (
     ExtraIn,
     FatLeft,
     Leftovers,
-    MarinateMinutes,
     RecipeCard,
     Sauce,
     SauceMl,
     SearBatches,
     SearMinutes,
+    SpanMinutes,
 )
 from pneumachron.core.catalog.cuts import ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
@@ -49,10 +49,13 @@ class DishIn(StrictModel):
     ahead: Ahead = "today"
     sauce: Sauce = "half"
     sauce_ml: SauceMl = None
-    rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
+    rubbed: Annotated[bool, Field(description="the rub stays on, overnight or for `rub_min`")] = (
+        False
+    )
+    rub_min: SpanMinutes = None
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
     marinade: Marinade | None = None
-    marinate_min: MarinateMinutes = None
+    marinate_min: SpanMinutes = None
     fat_mm: FatLeft = None
     sear_min: SearMinutes = None
     sear_batches: SearBatches = None
@@ -74,6 +77,7 @@ class DishIn(StrictModel):
             sauce=self.sauce,
             sauce_ml=self.sauce_ml,
             rubbed=self.rubbed,
+            rub_min=self.rub_min,
             crackling=self.crackling,
             marinade=self.marinade,
             marinate_min=self.marinate_min,

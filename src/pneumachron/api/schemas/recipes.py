@@ -7,7 +7,7 @@ from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Id, MeasureText, Shown, StrictModel
 from pneumachron.api.schemas.cook_request import LiquidStyleName, PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn, MarinateMinutes, SearMinutes
+from pneumachron.api.schemas.recipe_card import ExtraIn, SearMinutes, SpanMinutes
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
@@ -328,8 +328,9 @@ class ConvertedOut(StrictModel):
     shopping: Annotated[list[ShopOut], Field(max_length=20)]
     request: PlanIn
     marinade: Marinade | None
-    marinate_min: MarinateMinutes
-    rubbed: Annotated[bool, Field(description="the rub stays on overnight")]
+    marinate_min: SpanMinutes
+    rubbed: Annotated[bool, Field(description="the rub stays on, overnight or for `rub_min`")]
+    rub_min: SpanMinutes
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")]
     sear_min: SearMinutes
     extras: Annotated[

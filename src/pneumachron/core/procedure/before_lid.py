@@ -132,10 +132,10 @@ def raw_steps(request: CookRequest, thickness_m: float, brought: Brought) -> tup
         Step("season", "season", SEASON_S, work=trimmed, params={"thickness_m": thickness_m})
     )
     if brought.rubbed:
-        found.append(_cold("rub", RUB_S))
+        found.append(_cold("rub", _as_told(brought.rub_s) if brought.rub_s else RUB_S))
     if brought.marinade is not None:
-        low, high = marinating(request.load, brought.marinade, brought.marinate_s).time_s
-        found.append(_cold("marinate", (low, low, high)))
+        span_s = marinating(request.load, brought.marinade, brought.marinate_s).time_s
+        found.append(_cold("marinate", _as_told(span_s)))
     if request.tempered and brought.version >= STEPS_VERSION:
         low, likely, high = TEMPER_S
         found += [
@@ -144,6 +144,11 @@ def raw_steps(request: CookRequest, thickness_m: float, brought: Brought) -> tup
                  timers=(StepTimer("temper", likely),)),
         ]  # fmt: skip
     return tuple(found)
+
+
+def _as_told(span_s: tuple[float, float]) -> tuple[float, float, float]:
+    """Shortest, likely, longest [s]: what is told as “from” is enough."""
+    return span_s[0], span_s[0], span_s[1]
 
 
 def rind_off() -> Step:

@@ -149,7 +149,9 @@ class Brought:
     parted: bool = False
     """A whole brisket is parted into flat and point first."""
     rubbed: bool = False
-    """The rub stays on overnight."""
+    """The rub stays on overnight, or for `rub_s`."""
+    rub_s: tuple[float, float] | None = None
+    """As long as the recipe has it, from and to."""
     crackling: bool = False
     """The rind comes off before the cooker, and is roasted crisp."""
     marinade: Marinade | None = None

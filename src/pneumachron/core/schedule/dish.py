@@ -36,7 +36,9 @@ class Dish:
     sauce_m3: float | None = None
     """To what the juice is boiled down, when it is to a volume."""
     rubbed: bool = False
-    """The rub stays on overnight."""
+    """The rub stays on overnight, or for `rub_s`."""
+    rub_s: tuple[float, float] | None = None
+    """As long as the recipe has it, from and to."""
     crackling: bool = False
     """The rind comes off before the cooker, and is roasted crisp."""
     marinade: Marinade | None = None
@@ -65,6 +67,7 @@ def brought(dish: Dish) -> Brought:
         from_freezer=dish.from_freezer,
         parted=dish.parted,
         rubbed=dish.rubbed,
+        rub_s=dish.rub_s,
         crackling=dish.crackling,
         marinade=dish.marinade,
         marinate_s=dish.marinate_s,

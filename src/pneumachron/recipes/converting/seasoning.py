@@ -166,7 +166,7 @@ def is_just_seasoned(understood: Understood) -> bool:
 
 
 _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b(?! of\b)", r"\brefrigerat", r"\bfridge\b",
-                r"\bchill\b", r"\bset aside\b")  # fmt: skip
+                r"\bchill\b", r"\bset aside\b", r"\bsit\b")  # fmt: skip
 
 
 _AT_MOST = any_of(r"\bup to\b", r"\bor (?:for )?(?:as long as|even)\b")
@@ -187,7 +187,9 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
             seasons = any(SEASONED.search(text) for text in texts)
             texts = [text for text in texts if not _FRIES.search(text)]
         else:
-            seasons = theme_of(step) == "season"
+            # “Rub it in. Leave for 2 hours in the fridge”
+            theme = theme_of(step)
+            seasons = theme == "season" or (theme == "marinate" and bool(SEASONED.search(step)))
         if late or not seasons:
             continue
         if NIGHT.search(" ".join(texts)):
@@ -198,7 +200,8 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
                 low_s, high_s = DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
                 # “24 hours, up to 3 days”
                 hours = [span.low_s for span in spans if span.low_s < low_s]
-                return min(hours, default=low_s) if _AT_MOST.search(sentence) else low_s, high_s
+                least_s = min(hours, default=min(low_s, OVERNIGHT_S[0]))
+                return least_s if _AT_MOST.search(sentence) else low_s, high_s
             if spans:
                 return spans[0].low_s, spans[0].high_s
     return None

@@ -117,6 +117,8 @@ ASIDE = any_of(
     r"\bhold (\w+ )?in\b",
     r"\b(in|into) (a|the|your) (\w+ )?cooler\b",
     r"\bs[ia]t\b",
+    r"\bset aside\b",
+    r"\b(?:to|at) room temp",
     r"\bon the counter\b",
     r"\bcool(ed)?\b",
     r"\breheat\w*",

@@ -386,7 +386,7 @@ def _cooks_long(sentence: str) -> bool:
     aside = re.search(
         r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold (?:\w+ )?in|\bcooler\b"
         r"|\brest|\bziehen\b|\bmarinier|\bruhen\b|\b(?:in den|im) k(?:ü|ue)hlschrank\b"
-        r"|\bsat\b|\bon the counter\b"
+        r"|\bsat\b|\bon the counter\b|\bset aside\b"
         r"|\b(?:let|leave)\b[^.;]{0,20}\b(?:stand|sit)\b(?![^.;]*\boven\b)"
         r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"

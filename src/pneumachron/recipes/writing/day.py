@@ -35,14 +35,16 @@ _ONLY_SAYS = re.compile(
     re.I,
 )
 """“Great with corn bread”: nothing that takes its time."""
-NIGHT_S = 6 * 3600.0
-"""A rub that rests so long rests overnight."""
+LEAST_REST_MIN = 30.0
+"""A shorter rest under the rub is over before the cooker is ready. Judgement."""
 
 
-def is_rubbed_overnight(done: Converted) -> bool:
-    """Whether the recipe leaves its rub on over the night."""
+def rub_min(done: Converted) -> tuple[float, float] | None:
+    """How long the rubbed meat waits in the cold, from and to [min]; None: it does not."""
     rest_s = rub_rest_s(done.understood)
-    return rest_s is not None and rest_s[1] >= NIGHT_S
+    if rest_s is None or marinade_of(done) is not None or rest_s[1] < 60.0 * LEAST_REST_MIN:
+        return None
+    return rest_s[0] / 60.0, rest_s[1] / 60.0
 
 
 def marinade_of(done: Converted) -> Marinade | None:
