@@ -5,6 +5,7 @@ import pytest
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.measured import measured_in
+from pneumachron.recipes.understanding.texture import read_texture
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, made, read
 from tests.recipes.test_usual_cards import of, when
@@ -224,3 +225,32 @@ def test_a_wait_under_the_rub_is_no_heat() -> None:
         "Rub the pork with the salt and set aside for 30 minutes. Roast at 150 C for 5 hours."
     )
     assert done.understood.cooking.low_s == 5 * 3600
+
+
+@pytest.mark.parametrize(
+    ("said", "heat_c"),
+    [
+        ("Roast the pork, covered, at 275˚ for 4 hours.", 135),  # a ring above, and no degree sign
+        ("Oven temperature: 275. Roast the pork for 4 hours.", 135),
+        ("Overnight in the oven at 200 degrees, lid on, 8 hours.", 93),
+        ("Set the oven at 200. Leave the pork in it for 12 hours.", 93),
+    ],
+)
+def test_heats_as_they_are_typed(said: str, heat_c: float) -> None:
+    cooking = made(said).understood.cooking
+    assert cooking.temp_c == pytest.approx(heat_c, abs=0.6)
+    assert cooking.low_s is not None
+
+
+@pytest.mark.parametrize(
+    ("said", "texture"),
+    [
+        ("A bite leaves teeth marks and the rest stays put.", "holds"),
+        ("Done when a toothpick goes in; they should not fall off the bone.", "holds"),
+        ("Cook until it flops apart when you press it.", "falls"),
+        ("Remove and chop finely. Pile on buns.", "falls"),
+        ("Cook until it yields to the spoon.", "very"),
+    ],
+)
+def test_softness_as_it_is_told(said: str, texture: str) -> None:
+    assert read_texture((said,)) == texture

@@ -53,6 +53,8 @@ def _decoded(content: bytes, name: str) -> str:
 
 
 _GAP = re.compile(r" {5,}")
+_LIKE_DEGREES = re.compile(r"(?<=\d)[˚⁰∘◦ᵒ]|(?<=\d )[˚⁰∘◦ᵒ](?=\s?[CF]\b)")
+"""What looks like a degree sign behind a number: a ring above, a zero, a bullet."""
 MAX_LINES_OF_TEXT = 20_000
 MAX_LINE_CHARS = 20_000
 """A paragraph of a page without breaks; more is cut."""
@@ -67,6 +69,7 @@ def clean(text: str) -> str:
     """
     plain = text.replace("\r\n", "\n").replace("\r", "\n").replace("\u2028", "\n")
     plain = _GAP.sub("    ", _CONTROL.sub("", _SPACES.sub(" ", plain)))
+    plain = _LIKE_DEGREES.sub("°", plain)
     if plain.count("\n") > MAX_LINES_OF_TEXT:
         raise UnreadableError("too_many_lines", most=MAX_LINES_OF_TEXT)
     return plain

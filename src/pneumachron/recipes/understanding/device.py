@@ -97,6 +97,7 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bpoach(ed|ing)?\b",
                  r"\bturn the (heat|gas|flame) (\w+ )?down\b", r"\bköcheln\b",
                  r"\bbei (schwacher|kleiner|niedriger|milder|mittlerer) hitze\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
+IN_THE_OVEN = r"(?: (?:the |an? )?(?:[\w-]+ )?oven\b)"
 ASIDE = any_of(
     r"\blet (?:it|them) sweat\b",
     r"\bmin\w* to set\b",
@@ -105,7 +106,7 @@ ASIDE = any_of(
     r"\bleave\b",
     r"\bmarinat\w*",
     r"^\W*(?:then )?brine\b",
-    r"\bovernight in\b",
+    rf"\bovernight in\b(?!{IN_THE_OVEN})",
     r"\bfridge\b",
     r"\b(?:in den|im) k(?:ü|ue)hlschrank\b",
     r"\brefrigerat\w*",

@@ -287,7 +287,7 @@ _NAMED_OVEN = re.compile(
     re.I,
 )
 _BARE = re.compile(
-    r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
+    r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp(?:erature)?|heat|cook|braise|grill|hold|running"
     r"|between|around|near|about|cover(?:ed)?|into|like|keep|then)[ ,:]*(?:a |the |it )?"
     r"(?:\w+,? )?|^|(?<=\w[.,;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"

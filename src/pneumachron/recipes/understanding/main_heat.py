@@ -3,7 +3,16 @@
 import re
 from dataclasses import dataclass
 
-from pneumachron.recipes.understanding.device import ASIDE, BROIL, LID, OVEN, SIDES, SIMMER, Device
+from pneumachron.recipes.understanding.device import (
+    ASIDE,
+    BROIL,
+    IN_THE_OVEN,
+    LID,
+    OVEN,
+    SIDES,
+    SIMMER,
+    Device,
+)
 from pneumachron.recipes.understanding.durations import durations_in, in_figures, temperatures_in
 from pneumachron.recipes.understanding.patterns import HEAVY_UNIT, any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
@@ -384,7 +393,8 @@ def _cooks_long(sentence: str) -> bool:
     """A sentence that also browns or rests, but whose heat lasts for hours."""
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
-        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold (?:\w+ )?in|\bcooler\b"
+        rf"\bovernight in\b(?!{IN_THE_OVEN})|"
+        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bhold (?:\w+ )?in|\bcooler\b"
         r"|\brest|\bziehen\b|\bmarinier|\bruhen\b|\b(?:in den|im) k(?:ü|ue)hlschrank\b"
         r"|\bsat\b|\bon the counter\b|\bset aside\b"
         r"|\b(?:let|leave)\b[^.;]{0,20}\b(?:stand|sit)\b(?![^.;]*\boven\b)"

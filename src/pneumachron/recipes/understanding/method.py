@@ -102,13 +102,15 @@ def read_method(recipe: Recipe) -> Cooking:
         told_by = _all_told
     method = _of_device(device, told_by(recipe, first)) if device else None
     more = _by_weight(recipe, first) - 1.0
+    low_s = more * first.low_s + sum(item.low_s for item in spans)
+    heat_c = oven_heat_c(recipe.steps, first.step, first.place, first.start, recipe.description)
+    if heat_c is not None and heat_c >= CRISP_C and low_s >= LONG_S:
+        heat_c = (heat_c - 32.0) / 1.8  # “oven at 200”, for twelve hours
     return Cooking(
         method=method,
-        low_s=more * first.low_s + sum(item.low_s for item in spans),
+        low_s=low_s,
         high_s=more * first.high_s + sum(item.high_s for item in spans),
-        temp_c=oven_heat_c(recipe.steps, first.step, first.place, first.start, recipe.description)
-        if method not in _NO_HEAT
-        else None,
+        temp_c=None if method in _NO_HEAT else heat_c,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         # "4 hours with no peeking. … 6 to 8 hours total": both are the heat
         steps=frozenset({main[0], *(item.step for item in (told if first.in_all else spans))}),
@@ -228,6 +230,8 @@ def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
 
 CRISP_C = 195.0
 """An oven so hot browns. Common practice."""
+LONG_S = 6 * 3600.0
+"""So long no oven is as hot as that: the number is in °F. Judgement."""
 _HOTTER = re.compile(r"\b(?:turn|crank|raise|increase)\b[^.;]{0,24}\b(?:up|to)\b", re.I)
 
 

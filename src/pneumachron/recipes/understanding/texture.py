@@ -26,7 +26,10 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\boff (of )?the bones? with (only |just )?a "
             r"(gentle|slight|light|little|small|bit of a) (tug|pull)\b",
             r"\b(needs?|takes?|wants?) (just |only )?a (\w+ ){0,2}(tug|pull)\b",
-            r"\bbite[- ]through\b",
+            r"\bbite[- ]through\b|\bteeth marks?\b",
+            r"\b(?:should|must|do|does)(?: not|n.t) (?:be )?(?:fall|drop)\w* (?:right )?"
+            r"off the bones?",
+            r"\bn.t want (?:it|them|the \w+) (?:to )?(?:be )?(?:fall|drop)\w* off the bones?",
             r"\bbite (\w+ )?(comes?|pulls?) (away )?clean",
             r"\btugs? (a little|a bit|slightly|gently)\b",
             r"\bbones? (cleanly |clean |easily )?(when|as|where) (you |it is |they are )?"
@@ -36,9 +39,12 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "falls",
         any_of(
-            r"\b(fall|drop)(s|p?ing)?[- ](?:right |straight |clean )?"
+            r"\b(fall|drop|flop)(s|p?ing)?[- ](?:right |straight |clean )?"
             r"(apart|off|away|from|to (bits|pieces|shreds))",
-            r"\bfell (apart|off)",
+            r"\bfell (apart|off)|\bfall(s|ing)? into (\w+ )?(pieces|shreds|chunks|strands|bits)\b",
+            r"\b(?:remove|take out|lift out)(?: it| the meat)? and chop(?: it)?"
+            r" (?:up|fine(?:ly)?|coarsely|roughly)\b",
+            r"\b(chunk|fork) (it|them|the (meat|pork|beef)) up\b",
             rf"{_BONE} (\w+ )?(pulls?|slips?|comes?|twists?|slides?|lifts?|wiggles?) "
             r"((right|clean|straight|easily) )?(out|free|away|clean|loose)\b",
             r"\bpull (a|the) bone (right |clean |straight )?(out|free)\b",
@@ -116,6 +122,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(no knife needed|need (a|no) knife|without a knife)\b",
             r"\bmelts?[- ]in[- ](the|your)[- ]mouth\b|\bunctuous\b|\blike pudding\b",
             r"\bbuttery\b|\b(jelly|pudding)[- ]soft\b|\bdissolv(es|ing)\b|\bmelts? away\b",
+            r"\byields? to (a|the) spoon\b|\bquivers\b",
             r"\b(side|edge) of a fork\b|\bcuts? with a fork\b|\bwith a fork (only|alone)\b",
             r"\b(collagen|tissue|gristle)( has| have)? melt",
             r"\bsoft as (anything|pudding)\b|\bsticky and soft\b|\bsoft and sticky\b"
