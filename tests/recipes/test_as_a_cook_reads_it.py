@@ -3,6 +3,7 @@
 import pytest
 
 from pneumachron.recipes.converting.convert import convert
+from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.measured import measured_in
 from pneumachron.recipes.understanding.texture import read_texture
@@ -230,7 +231,6 @@ def test_a_wait_under_the_rub_is_no_heat() -> None:
 @pytest.mark.parametrize(
     ("said", "heat_c"),
     [
-        ("Roast the pork, covered, at 275˚ for 4 hours.", 135),  # a ring above, and no degree sign
         ("Oven temperature: 275. Roast the pork for 4 hours.", 135),
         ("Overnight in the oven at 200 degrees, lid on, 8 hours.", 93),
         ("Set the oven at 200. Leave the pork in it for 12 hours.", 93),
@@ -240,6 +240,13 @@ def test_heats_as_they_are_typed(said: str, heat_c: float) -> None:
     cooking = made(said).understood.cooking
     assert cooking.temp_c == pytest.approx(heat_c, abs=0.6)
     assert cooking.low_s is not None
+
+
+def test_a_ring_above_is_a_degree_sign() -> None:
+    text = (
+        "Supper\n\nIngredients\n2 kg pork shoulder\n\nMethod\nRoast it, covered, at 275˚ for 4 h."
+    )
+    assert understand(read_recipe(text).recipe).cooking.temp_c == pytest.approx(135.0)
 
 
 @pytest.mark.parametrize(
