@@ -48,6 +48,8 @@ class ConversionContext:
     """Liquids of a marinade."""
     shared: frozenset[int]
     """Of a mixture that goes partly onto the raw meat and partly on at the end."""
+    poured_in_two: bool
+    """Of that the first part is poured over the meat, and the rest over it when it is done."""
     is_wet: bool
     bastes: bool
     """The meat is basted at the end with what it was marinated in."""

@@ -52,7 +52,11 @@ from pneumachron.recipes.converting.pot_work import (
 )
 from pneumachron.recipes.converting.rubs import rubbed_lines
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.seasoning import binders_in_the_pot, shared_lines
+from pneumachron.recipes.converting.seasoning import (
+    binders_in_the_pot,
+    is_poured_in_two,
+    shared_lines,
+)
 from pneumachron.recipes.converting.sprays import sprayed_lines
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import write_steps
@@ -307,6 +311,7 @@ def _context(
             if item.index in marinade and is_liquid(item)
         ),
         shared=shared,
+        poured_in_two=is_poured_in_two(understood),
         is_wet=understood.cooking.method in WET,
         bastes=bastes_with_the_marinade(understood),
         cooks_marinade=is_cooked_in(understood) and understood.cooking.method in WET,

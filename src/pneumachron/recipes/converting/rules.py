@@ -327,6 +327,11 @@ def _marinade(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """On the raw meat and wiped off; what is brushed on at the end as well is parted first."""
     if item.index not in context.shared:
         return ConvertedLines((plain_line(context, item, "season"),), "marinade_wiped")
+    if context.poured_in_two:
+        rest = 1.0 if item.kind in SWEET else 1.0 - SHARED
+        first = [] if item.kind in SWEET else [plain_line(context, item, "pot", SHARED)]
+        lines = (*first, plain_line(context, item, "after", rest))
+        return ConvertedLines(lines, "marinade_shared")
     on_the_meat = plain_line(context, item, "season", SHARED)
     late = plain_line(context, item, "finish", 1.0 - SHARED)
     return ConvertedLines((on_the_meat, late), "marinade_shared")

@@ -59,8 +59,12 @@ _STIRRED_IN = any_of(
     r"\b(pour|add|stir|whisk|tip|mix|combine)\b.*"
     r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b",
 )
+_REST_POURED_ON = (
+    r"\b(?:pour|drizzle|stir|mix|toss|moisten)\w*\b[^.;]*\b(?:remaining|reserved|rest of)\b[^.;]*"
+    r"\b(?:mixture|sauce|mix|dressing|mop)\b(?! for\b)"
+)
 _SOME_OF_IT = any_of(
-    r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover)\w*\b[^.;]*"
+    r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover|drizzle)\w*\b[^.;]*"
     r"\b(half|some|most|a third|two[- ]thirds|three[- ]quarters|1/2|2/3|3/4)\b",
     r"\bmit (?:der|einer) hälfte\b[^.;]{0,30}\b(?:bestreichen|einpinseln|einreiben|begießen)\b",
     r"\b(reserve|set aside|keep|hold) (?:back )?(half|some|a third|a quarter|the rest|[\d½¼⅓])",
@@ -68,9 +72,23 @@ _SOME_OF_IT = any_of(
 _THE_REST = any_of(
     r"\b(brush|baste|glaze|paint|slather|coat|spoon|toss|mop)\w*\b[^.;]*"
     r"\b(remaining|remainder|rest of|reserved|other half|left-?over|set[- ]aside)\b",
+    _REST_POURED_ON,
     r"\b(?:restliche|übrige|verbliebene)\w* (?:marinade|mischung|so(?:ß|ss)e|sauce|glasur)\b",
     r"\breserved (?:marinade|sauce|mixture|glaze)\b[^.;]*\b(?:brush|baste|glaze|paint|slather)\b",
 )
+
+
+_SOME_POURED = any_of(
+    r"\b(?:pour|drizzle|add|ladle)\w*\b[^.;]*\b(?:half|some|most|a third|two[- ]thirds)\b"
+)
+_POURED_ON_LATE = any_of(_REST_POURED_ON)
+
+
+def is_poured_in_two(understood: Understood) -> bool:
+    """“Drizzle a third over the pork”, and the rest over the shredded meat: nothing is brushed."""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    some = next((at for at, text in enumerate(sentences) if _SOME_POURED.search(text)), None)
+    return some is not None and any(map(_POURED_ON_LATE.search, sentences[some + 1 :]))
 
 
 def shared_lines(understood: Understood) -> frozenset[int]:
@@ -79,18 +97,17 @@ def shared_lines(understood: Understood) -> frozenset[int]:
     early = before_the_heat(understood)
     before = sum(len(sentences_in(text)) for text in early)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
-    for place, sentence in enumerate(sentences):
-        if not MIXED.search(sentence) or WITH_THE_MEAT.search(EXCEPT.sub("", sentence)):
+    some = next((at for at, text in enumerate(sentences) if _SOME_OF_IT.search(text)), before)
+    if some >= before:
+        return frozenset()  # half of it is poured over cooked meat
+    if not any(_THE_REST.search(text) for text in sentences[some + 1 :]):
+        return frozenset()
+    for sentence in reversed(sentences[:some]):
+        told = EXCEPT.sub("", sentence)
+        if not MIXED.search(sentence) or WITH_THE_MEAT.search(told):
             continue
-        rows = rows_named(understood, EXCEPT.sub("", sentence).lower()) - meat
-        some = next(
-            (at for at, text in enumerate(sentences) if at > place and _SOME_OF_IT.search(text)),
-            len(sentences),
-        )
-        if some >= before:
-            continue  # half of it is poured over cooked meat
-        rest = any(_THE_REST.search(text) for text in sentences[some + 1 :])
-        if rest and len(rows) > 1:
+        rows = rows_named(understood, told.lower()) - meat
+        if len(rows) > 1:
             return rows
     return frozenset()
 

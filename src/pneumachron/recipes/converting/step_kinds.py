@@ -18,11 +18,13 @@ from pneumachron.recipes.converting.themes import (
     WITH_THE_MEAT,
     Theme,
     is_own_work,
+    parboils,
     without_devices,
 )
 from pneumachron.recipes.understanding.crust import glazes
 from pneumachron.recipes.understanding.naming import names_any, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.side_work import OF_A_SAUCE
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -119,9 +121,10 @@ def _kind_of(
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
     more = measures_more(understood, step)
+    boiled_first = index < min(understood.cooking.steps, default=0) and parboils(step)
     own = is_own_work(step) or thickens_with_more(understood, step) or more
     # what is brushed on would be lost, if only the step tells how much of what
-    lost = (theme in _ABSORBING and own) or (theme == "finish" and more)
+    lost = (theme in _ABSORBING and own) or (theme == "finish" and more) or boiled_first
     elsewhere = theme == "serve" and (
         not names_any(understood, step) or len(unlisted_foods(understood, step)) > 1
     )
@@ -173,9 +176,17 @@ _REST_POURED = any_of(
 _PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
 
 
+_TAKEN_OUT = re.compile(
+    r"\W*(?:remove|take|lift|transfer)\b[^.;]*\b(?:meat|pork|beef|brisket|ribs?|shoulder|roast)\b",
+    re.I,
+)
+
+
 def _is_cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]) -> bool:
     """“Add the cabbage for the last hour”: it has a run of its own."""
-    named = rows_named(understood, step) if _PUT_IN.match(step) else frozenset()
+    told = [text for text in sentences_in(step) if not _TAKEN_OUT.match(text)]
+    put_in = bool(told) and all(map(_PUT_IN.match, told))
+    named = rows_named(understood, " ".join(told)) if put_in else frozenset()
     return bool(named) and all(line.when == "own_run" for line in lines if line.origin in named)
 
 

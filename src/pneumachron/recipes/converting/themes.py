@@ -264,6 +264,17 @@ _OWN_WORK = any_of(
 )  # fmt: skip
 
 
+_PARBOILS = any_of(
+    r"\bboil\b[^.;]{0,60}\b(?:for )?(?:[1-9]|1\d)(?:(?:-|–| to )1?\d)? min\w*[^;]{0,40}"
+    r"\b(?:drain|rinse|discard|throw)\b",
+)
+
+
+def parboils(text: str) -> bool:
+    """“Boil the ribs for 10 minutes, drain and rinse”: the first water is thrown away."""
+    return _PARBOILS.search(text) is not None
+
+
 def is_own_work(text: str) -> bool:
     """Whether a text tells work that no step of ours does."""
     return _OWN_WORK.search(text) is not None
@@ -330,7 +341,7 @@ _DEVICE = any_of(
     r"\b(?:water pan|drip (?:tray|pan)|oven racks?)\b",
     r"^\W*(?:add|top up|replenish) (?:more |the )?(?:coals|charcoal|wood|chips|chunks|pellets)\b",
     r"^\W*(?:insert|stick) (?:a|the|your) [^.;]{0,24}\b(?:probe|thermometer)\b",
-    r"^\W*(?:pit|smoker|grill|oven) ?@ ?\d{2,3}\b[^.;]*$",
+    r"^\W*(?:pit|smoker|grill|oven) ?@ ?\d{2,3}\b[^.;]*\W*$",
     r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",
