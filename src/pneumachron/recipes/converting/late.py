@@ -254,7 +254,8 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     told = [part for text in sentences for part in sentences_in(text)]
     naming = [text for text in told if is_named(understood, item, text.lower())]
     # “Stir in the lime juice”, and limes beside it on the table
-    juiced = _JUICE.search(item.line.name) and any(map(_JUICE_IN.search, naming))
+    juice = _JUICE.search(item.line.name) or _JUICE_OF.match(item.line.raw)
+    juiced = juice and any(map(_JUICE_IN.search, naming))
     # “Lay out two sheets of foil. Top each with butter”; the meat that rests in foil is none
     nearby = " ".join(
         f"{before} {text}" for before, text in pairwise(["", *told]) if text in naming
@@ -298,6 +299,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
 
 _IN_A_PAN = any_of(r"\b(?:skillet|pan|griddle|wok)\b", r"\bfry\b", r"\bcrisp")
 _JUICE = any_of(r"\bjuice$")
+_JUICE_OF = re.compile(r"\W*(?:the )?juice of\b", re.I)
 _JUICE_IN = any_of(r"\b(?:stir|add|squeeze|mix)\b[^.;]{0,40}\bjuice\b")
 _WHISKED_IN = any_of(r"\b(?:whisk|stir|beat|swirl|mount)\w* (?:it |that )?(?:in|with)\b")
 _IN_FOIL = any_of(r"\b(?:sheets?|pieces?|lengths?) of foil\b", r"\bwrap", r"\bon (?:the )?foil\b")

@@ -285,9 +285,16 @@ def makes_a_side(understood: Understood, step: str) -> bool:
 
 def _tells_how(name: str, text: str) -> bool:
     """“For the risotto, soften the onion …”; a name of one word alone says too little."""
+    name = _IN_BRACKETS.sub("", name).strip()
     if len(name.split()) > 1:
         return _making(name).search(text) is not None
-    return re.match(rf"\W*(?:for|make) (?:the |your )?{re.escape(name)}\b", text) is not None
+    name = re.escape(name)
+    told = rf"\W*(?:for|make) (?:the |your )?{name}\b|.*\b{_PUTS_TOGETHER} (?:the |your )?{name}\b"
+    return re.match(told, text) is not None
+
+
+_IN_BRACKETS = re.compile(r"\([^()]*\)?")
+_PUTS_TOGETHER = "(?:bring|boil|simmer|warm|heat|whisk|mix|blend|stir)(?: up| together)?"
 
 
 def _sections_after(understood: Understood) -> Iterator[Section]:

@@ -55,7 +55,9 @@ def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[i
     return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
 
 
-_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb", "rub"})
+_IN_A_SPRAY: frozenset[Kind] = frozenset(
+    {"salt", "spice", "chilli", "dried_herb", "woody_herb", "rub", "fat", "aromatic"}
+)
 
 
 def dresses_the_meat(understood: Understood) -> bool:

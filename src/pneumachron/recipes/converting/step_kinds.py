@@ -63,7 +63,7 @@ def rule_of(
     """
     if is_step_of_a_cure(understood, understood.recipe.steps[index]):
         return "cure_in_order", "cure"
-    if theme == "spray":
+    if theme == "spray" and index not in understood.cooking.steps:
         return "spritz_struck", ""
     main = understood.cooking.main
     if understood.pressure is not None and main is not None and index == main[0]:

@@ -10,8 +10,9 @@ from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
 from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import JOINT, Kind
-from pneumachron.recipes.understanding.naming import rows_named
+from pneumachron.recipes.understanding.naming import around, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 _SUGARS: frozenset[Kind] = frozenset({"sugar", "sugar_thick"})
 
@@ -168,12 +169,31 @@ def finish(work: Work) -> OutStep | None:
     said = [say(f"finish_{kind}", low_min=low, high_min=high)]
     if "burnt_ends" in work.understood.crust.characters:
         said.insert(0, say("burnt_ends"))
+    if not glaze and _brushes_the_juice(work):
+        said.append(say("brush_juice"))
     if glaze:
         sugar = all(line.food.kind == "sugar" for line in late if line.name in glaze.split("\n"))
         said.append(say("strew_sugar" if sugar else "glaze", names=glaze))
     first = (("season_late", dry), ("dredge", dredge))
     said[:0] = [say(code, names=names) for code, names in first if names]
     return OutStep("finish", tuple(said), minutes_of(work.finish.total_s))
+
+
+def _brushes_the_juice(work: Work) -> bool:
+    """“Boil the sauce until sticky. Brush the ribs with it”: what the pot itself gave."""
+    main = work.understood.cooking.main
+    late = () if main is None else around(work.understood.said, *main)[1]
+    told = [text for step in late for text in sentences_in(step)]
+    boiled = next((at for at, text in enumerate(told) if _BOILED_STICKY.search(text)), None)
+    return boiled is not None and any(map(_SAUCED.search, told[boiled:]))
+
+
+_BOILED_STICKY = any_of(
+    r"\b(?:boil|simmer|reduce|bubble|cook)\w*\b[^.;]*\b(?:sticky|syrupy|thick|glaz\w*|coats?|half)\b"
+)
+_SAUCED = any_of(
+    r"\b(?:brush|baste|glaze|paint|coat|toss)\w*\b[^.;]*\b(?:sauce|juices?|liquid|glaze|it)\b"
+)
 
 
 def carve(work: Work) -> OutStep:

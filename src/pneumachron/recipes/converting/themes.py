@@ -13,7 +13,7 @@ Theme: TypeAlias = Literal[
 PUSHED = (
     r"\b(?:push|press|poke|massage|work|pat|sprinkle|scatter)\b[^.;]{0,50}?"
     r"\b(?:into|over|onto|on|with)\b[^.;]{0,20}\b(?:slits|scores|cuts|meat|pork|beef|brisket|ribs|skin|rind)\b"
-    r"|\bsprinkle (?:the )?(?:meat|pork|beef|brisket|ribs?|roast) with\b"
+    r"|\bsprinkle (?:the )?(?:meat|pork|beef|brisket|ribs?|roast|steaks|chops) with\b"
 )
 """Rubbed in by another word."""
 TOSSED = (
@@ -249,7 +249,7 @@ _LETS_PRESSURE_GO = any_of(
 
 _OWN_WORK = any_of(
     r"\bblend(er|ed)?\b", r"\bpürier\w*",
-    r"(^|[.;,] |\band )pur[eé]e (the|it|until|in|with|them)\b",
+    r"(^|[.;,] |\band )pur[eé]e (the|it|until|in (?:a|the|your|batches)|with|them)\b",
     r"\bblitz\w*", r"\bliquidi[sz]e\w*",
     r"\bwhi(z|zz)\b", r"\bprocess(or)?\b", r"\btoast\b", r"\bsoak\b", r"\bgrind\b",
     r"\bpound (?:the|it|garlic|ginger|with a)\b|(^|[.;,] )pound\b(?! of)",
@@ -343,6 +343,10 @@ _DEVICE = any_of(
     r"^\W*(?:insert|stick) (?:a|the|your) [^.;]{0,24}\b(?:probe|thermometer)\b",
     r"^\W*(?:pit|smoker|grill|oven) ?@ ?\d{2,3}\b[^.;]*\W*$",
     r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
+    r"^\W*(?:heat|light|turn|set|leave)\b[^.;]{0,30}\b(?:gas grill|burners?|one side|both sides"
+    r"|side of (?:a|the) grill)\b(?![^.;]*\b(?:ribs?|meat|pork|beef|rack)\b)[^.;]*\W*$",
+    r"^\W*(?:put|place|set|lay|add|toss|scatter)\b[^.;]{0,40}\b(?:wood chips|wood chunks|smoker box"
+    r"|hickory|pellet tube)\b[^.;]*\b(?:burners?|coals|flame|grates?|fire|heat)\b[^.;]*\W*$",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",
     r"^\W*\d{3} ?°? ?[FC]?,? (?:pellet |charcoal |gas )?(?:grill|smoker|pit)\W*$",

@@ -194,6 +194,7 @@ def look_at(line: str) -> Look:
     # nor is the “rack” of a title one rack
     amount = found.low is not None and counted and (known or bool(STARTS_COUNTED.match(plain)))
     amount = (amount or _MEASURED_LAST.search(plain) is not None) and not at_a_time
+    amount = amount and not (not known and not found.unit and _TAGLINE.match(plain))
     placed = not amount and _PLACED.search(plain) is not None
     starts = placed or _starts_with_verb(plain, words)
     # so much of a food is an ingredient, whatever word it begins with
@@ -230,6 +231,12 @@ def look_at(line: str) -> Look:
     return Look(food, work, clutter, amount)
 
 
+_TAGLINE = re.compile(
+    r"(?:an?|one|two|three|half an?) (?:[^\W\d_][\w'’-]*,? ){2,}[^\W\d_][^\d]*"
+    r"(?:\b(?:serves|feeds|for) \d[^.]*)?\.?$",
+    re.I,
+)
+"""“A cosy weekend braise. Serves 4–6”, below the title: no food is meant."""
 _IN_BRACKETS = re.compile(r"\(([^()\d]{3,30})\)")
 
 

@@ -89,5 +89,8 @@ def is_other_meat(item: Ingredient) -> bool:
     return animal_in(item.line.raw) is not None
 
 
-_TRIMMINGS = any_of(r"\b(rinds?|skins?|trotters?|fat|feet)\b(?!.*\b(on|cap)\b)")
-"""“1 pork rind” is no second joint."""
+_TRIMMINGS = any_of(
+    r"\b(?:neck|soup|stock|marrow|pork|beef|ham|pig) bones\b",
+    r"\b(rinds?|skins?|trotters?|fat|feet)\b(?!.*\b(on|cap)\b)",
+)
+"""“1 pork rind”, “1 lb neck bones” for the broth: no second joint."""

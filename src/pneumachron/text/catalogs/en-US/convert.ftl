@@ -78,6 +78,7 @@ convert-dairy_last = Stir in { LIST($names) } last, off the heat.
 convert-salt_last = Salt it only now.
 convert-glaze_beside = Stir in { LIST($names) }, or serve it on the side.
 convert-strew_sugar = Strew { LIST($names) } over it only once it is hot; sugar burns.
+convert-brush_juice = Brush with the reduced juice only once it is hot; sugar burns.
 convert-glaze = Brush with { LIST($names) } only once it is hot; sugar burns.
 convert-finish_broiler = Finish close under the broiler for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
 convert-finish_grill = Finish on the grill at medium-high for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
