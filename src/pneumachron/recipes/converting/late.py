@@ -269,7 +269,11 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     # “Heat the oil in a skillet, brown the pork”
     fries = item.kind == "fat" and understood.crust.kind == "pan"
     fries = fries and any(map(_IN_A_PAN.search, naming))
-    if dredged or fries or (sticky and foiled):
+    # “Season the ribs with garlic powder and pepper. Lay them on a sheet and bake”
+    crusted = understood.crust.kind is not None or any(map(BRUSHED.search, told))
+    crusted = crusted and understood.crust.kind != "glaze" and item.kind in _DRY
+    seasoned = crusted and any(map(_SEASONED_LATE.match, naming))
+    if dredged or fries or seasoned or (sticky and foiled):
         return "finish"
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
     dressed = is_butter and any(_DRESSES_A_SIDE.search(text) for text in naming)
@@ -297,6 +301,12 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     return "beside" if _SERVED.search(own) else "after"
 
 
+_DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli"})
+_SEASONED_LATE = re.compile(
+    r"\W*(?:then )?(?:season|rub|sprinkle|dust)\b (?:the |both sides of the |cooked |drained )*"
+    r"(?:ribs?|racks?|meat|pork|beef|brisket|wings)\b[^.;]*\bwith\b",
+    re.I,
+)
 _IN_A_PAN = any_of(r"\b(?:skillet|pan|griddle|wok)\b", r"\bfry\b", r"\bcrisp")
 _JUICE = any_of(r"\bjuice$")
 _JUICE_OF = re.compile(r"\W*(?:the )?juice of\b", re.I)
@@ -323,6 +333,7 @@ _STREWN_ON = any_of(
 _NO_GLAZE: frozenset[Kind] = frozenset({"dairy", "foaming"})
 """What no meat is brushed with: cream, noodles."""
 _DRESSES_A_SIDE = any_of(
+    r"\bbutter (?:the |your |both )?(?:\w+ )?(?:rolls?|buns?|bread|baguettes?|toast)\b",
     r"\b(?:toss|dress|stir|finish)\w*\b[^.;]{0,30}"
     r"\b(?:noodles|pasta|rice|potatoes|mash|polenta)\b",
     r"\b(?:noodles|pasta|rice|potatoes|polenta)\b[^.;]{0,30}\b(?:toss|stir|dress|beat)\w*\b[^.;]{0,12}"

@@ -54,6 +54,8 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     # “Soak the chillies in the vinegar. Blend with the garlic and the ground spices. Marinate.”
     ground = _rows_ground(understood) if soaked & blended else frozenset()
     named = named_in(understood, MARINATED) | in_that | (soaked & blended) | ground
+    if _POURS_IT_OVER.search(_told_of_the_marinade(understood)):
+        named |= blended
     if any(_IN_EVERYTHING.search(step) for step in understood.said):
         left = rows_named(understood, " ".join(
             found[0] for step in understood.said for found in EXCEPT.finditer(step)
@@ -93,11 +95,19 @@ def _told_of_the_marinade(understood: Understood) -> str:
         if not MARINATED.search(text) or _USED.search(text):
             continue
         told.append(text)
-        for before in reversed(sentences[max(0, place - _STIRRED_BEFORE) : place]):
-            if not _STIRRED.search(before):
+        before = [each for each in sentences[:place] if not _KEPT_BACK.match(each)]
+        for stirred in reversed(before[-_STIRRED_BEFORE:]):
+            if not _STIRRED.search(stirred):
                 break
-            told.append(before)
+            told.append(stirred)
     return " ".join(told)
+
+
+_POURS_IT_OVER = any_of(
+    r"\bpour (?:it|this|(?:the )?rest|(?:the )?mojo|(?:the )?marinade|(?:the )?mixture) over\b"
+)
+_KEPT_BACK = re.compile(r"\W*(?:reserve|set aside|keep back|hold back)\b", re.I)
+"""“Reserve ½ cup mojo for serving.”"""
 
 
 def _rows_ground(understood: Understood) -> frozenset[int]:
@@ -182,6 +192,8 @@ _USED = any_of(
     r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
+    r"\b(?:pour|tip|add)\b[^.;]{0,20}\bmarinade (?:and|with|plus) (?:the |enough )?"
+    r"(?:water|stock|broth|beer|wine)\b",
     r"\b(?:vegetables|veg|wine|liquid|beer) (?:of|from) the marinade\b",
     r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
     r"\b(?:put|return|place|add|cook)\b[^.;]{0,20}\b(?:meat|pork|beef|ribs?) (?:with|and) "

@@ -7,6 +7,7 @@ from dataclasses import replace
 from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze
 from pneumachron.recipes.converting.marks import OwnWords
 from pneumachron.recipes.converting.parts import BRUSHED, makes_a_side
+from pneumachron.recipes.converting.seasoning import shared_lines
 from pneumachron.recipes.converting.themes import (
     Theme,
     is_own_work,
@@ -217,6 +218,33 @@ def rest_of_the_rub(understood: Understood, themes: list[Theme], index: int) -> 
             yield replace(told, before_finish=False)
 
 
+def kept_back(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
+    """“Reserve ½ cup of the mojo for serving”, and “drizzle with the reserved mojo” at the end."""
+    if shared_lines(understood):
+        return  # parted by the rule
+    main = understood.cooking.main
+    steps = [sentences_in(step) for step in understood.recipe.steps]
+    kept = any(_RESERVES.match(text) for step in steps for text in step)
+    used = any(_USES_THE_RESERVED.search(text) for step in steps for text in step)
+    if not (kept and used) or main is None:
+        return
+    for text in steps[index]:
+        if index < main[0] and _RESERVES.match(text):
+            told = worded(understood, themes, index, text.rstrip(" ;,"))
+            yield replace(told, before_rub=True)
+        elif index > main[0] and _USES_THE_RESERVED.search(text):
+            yield replace(worded(understood, themes, index, text, after=True), before_finish=False)
+
+
+_SOME_MIXTURE = r"(?:mojo|marinade|sauce|dressing|mixture|mix|liquid|vinegar|mop|paste|chimichurri)"
+_RESERVES = re.compile(
+    r"\W*(?:reserve|set aside|keep back|hold back|save)\b[^.;]*\d[^.;]*"
+    rf"\b(?:{_SOME_MIXTURE}\b|for (?:serving|later|the end|the table))",
+    re.I,
+)
+_USES_THE_RESERVED = any_of(
+    rf"\b(?:drizzle|pour|moisten|dress|toss|spoon|mix|stir)\b[^.;]*\breserved {_SOME_MIXTURE}\b"
+)
 _RESERVED_RUB = any_of(
     r"\b(?:sprinkle|dust|shake|strew|coat|season)\b[^.;]*"
     r"\b(?:reserved|remaining|rest of (?:the|your)|set-?aside) (?:dry )?"

@@ -154,6 +154,9 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
             continue
         # “drippings from the pan” in the list of a sauce is no juice that is boiled down
         made = _SPELLED_OUT.sub("", " ".join(sentences[place : place + 2]))
+        # “Slice the meat, top with the pan juices”, behind it, is about the meat
+        if _CUTS_THE_MEAT.match(" ".join(sentences[place + 1 : place + 2])):
+            made = _SPELLED_OUT.sub("", text)
         if any(map(ALL_POURED.search, sentences[place + 1 : place + 3])):
             return False  # the meat cooks in it
         rows = rows_named(understood, text).intersection(part.lines)
@@ -165,6 +168,7 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
     return False
 
 
+_CUTS_THE_MEAT = re.compile(r"\W*(?:slice|trim|carve|cut|shred|pull|chop)\b", re.I)
 _SPELLED_OUT = re.compile(r"\([^()]{0,600}\)")
 _ROUX = re.compile(
     r"\W*melt (?:the |some )?butter\b[^.;]*\bflour\b"

@@ -6,7 +6,7 @@ from collections.abc import Sequence, Set
 from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.glazes import boiled_apart
 from pneumachron.recipes.converting.marinade import in_marinade
-from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.own_words import (
     measures_more,
     thickens_with_more,
@@ -21,7 +21,7 @@ from pneumachron.recipes.converting.themes import (
     parboils,
     without_devices,
 )
-from pneumachron.recipes.understanding.crust import glazes
+from pneumachron.recipes.understanding.crust import MELTS_CHEESE, glazes
 from pneumachron.recipes.understanding.naming import names_any, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -136,7 +136,8 @@ def _kind_of(
     glazes_apart = theme in SHORT and boiled_apart(understood, step, brushed) == step
     late_foods = {line.origin for line in lines if line.when == "after"}
     fried = len(rows_named(understood, step) & late_foods) >= _LEAST_FRIED
-    if browned_late and understood.crust.kind == "pan" and not fried:
+    seasoned = late and _SEASONS.match(step) and _is_all_of(understood, step, lines, "finish")
+    if seasoned or (browned_late and understood.crust.kind == "pan" and not fried):
         return "finish"
     rind = late and has_rind(understood) and _CRACKLES.search(step)
     if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
@@ -144,9 +145,13 @@ def _kind_of(
     early = index < min(understood.cooking.steps, default=0)
     rest_poured = early and not lost and _REST_POURED.search(step)
     second_pan = late and fried and _SECOND_PAN.search(step)
+    at_table = {line.origin for line in lines if line.when == "beside"}
+    melts = late and MELTS_CHEESE.search(step) and _UNDER_HEAT.search(step)
+    toasts = melts and len(rows_named(understood, step) & at_table) > 1
     if (
         lost
         or second_pan
+        or toasts
         or (elsewhere and not rest_poured)
         or browned_late
         or beside
@@ -168,6 +173,7 @@ _SECOND_PAN = any_of(
     r"\b(?:in|heat) (?:a|another|the same) (?:\w+ )?(?:skillet|frying pan|saut[eé] pan|wok)\b"
 )
 """Shredded meat that goes on in a sauce of its own: our sauce step tells only what goes in."""
+_UNDER_HEAT = any_of(r"\bmelt", r"\btoast", r"\bbroil")
 _REST_POURED = any_of(
     r"\b(?:mix|combine|stir|whisk|add|heat)\b[^.;]{0,20}\b(?:remaining|rest of the|other) "
     r"ingredients\b.{0,80}\bpour\b"
@@ -188,6 +194,16 @@ def _is_cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]
     put_in = bool(told) and all(map(_PUT_IN.match, told))
     named = rows_named(understood, " ".join(told)) if put_in else frozenset()
     return bool(named) and all(line.when == "own_run" for line in lines if line.origin in named)
+
+
+_SEASONS = re.compile(r"\W*(?:then )?(?:season|rub|sprinkle|dust)\b[^.;]*[.;]?\W*$", re.I)
+
+
+def _is_all_of(understood: Understood, step: str, lines: Sequence[OutLine], when: When) -> bool:
+    """Whether all that a step names goes to one place."""
+    named = rows_named(understood, step)
+    found = [line.when for line in lines if line.origin in named and line.food.kind != "meat"]
+    return bool(found) and set(found) == {when}
 
 
 def _is_poured(understood: Understood, index: int, lines: Sequence[OutLine]) -> bool:

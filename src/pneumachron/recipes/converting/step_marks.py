@@ -16,6 +16,7 @@ from pneumachron.recipes.converting.own_words import (
     CLAUSES,
     NOWHERE,
     beside_the_heat,
+    kept_back,
     rest_of_the_rub,
     served_with_more,
     titled,
@@ -89,6 +90,7 @@ def step_marks(
         if kind != "own_words" and not overruled:
             kept += served_with_more(understood, themes, index)
             kept += rest_of_the_rub(understood, themes, index)
+            kept += kept_back(understood, themes, index)
             if kind != "cure" and index <= last:
                 caramel = worded_where(makes_caramel, understood, themes, index)
                 kept += [replace(text, before_heat=True, at_first=True) for text in caramel]

@@ -132,7 +132,8 @@ VERBS = frozenset({
     "whisk", "whiz", "whizz", "work", "wrap",
 })  # fmt: skip
 """Words that begin a step."""
-_NOT_VERBS = ("salt", "brown sugar", "brown rice", "brown onion", "brown mustard",
+_NOT_VERBS = ("salt", "squeeze butter",
+              "brown sugar", "brown rice", "brown onion", "brown mustard",
               "season salt", "roast beef", "dry rub", "dry red", "dry white", "dry sherry",
               "dice of", "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:",
               "ready", "rub of", "squeeze of", "drizzle of", "sprinkle of", "scoop of")  # fmt: skip

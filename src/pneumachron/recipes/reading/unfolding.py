@@ -263,7 +263,7 @@ def _foods_of(part: str, rest: str) -> list[str]:
     role = Part.of(part, ()).role
     if role == "main" and _VESSEL.match(part) and _is_counted(rest) and look_at(rest).work <= 0.0:
         return _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
-    if role == "main":
+    if role == "main" and not _WRAP.fullmatch(part.strip()):
         return _all_counted(rest)
     if "," not in rest:  # “paint: 1c ketchup 1/2c sugar 2T mustard”
         rest = _NEXT_SPOON.sub(", ", rest)
@@ -326,6 +326,8 @@ def _is_idle_food(text: str) -> bool:
     return food_of(read_line(text).name) is not UNKNOWN and look.food > max(look.work, 0.0)
 
 
+_WRAP = re.compile(r"(?:the )?(?:wrap|foil|foil packet|boat)", re.I)
+"""“Wrap: squeeze butter, ¼ c honey, ¼ c brown sugar”."""
 _VESSEL = re.compile(r"(?:(?:to|for|in) )?(?:the )?(?:pot|slow cooker|pan|braise|liquid)$", re.I)
 """“Pot: 100 ml water” is food."""
 _NEXT_SPOON = re.compile(

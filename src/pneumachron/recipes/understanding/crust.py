@@ -128,16 +128,17 @@ _HOTTER = any_of(
 """Of an oven; on the stove the same words only hurry the sauce."""
 
 
-_MELTS_CHEESE = any_of(
+MELTS_CHEESE = any_of(
     r"\b(?:broil|toast|grill|bake)\w*\b[^.;]{0,30}\b(?:melt|cheese)",
     r"\b(?:cheese|provolone|cheddar|mozzarella|gruyere)\b[^.;]*\b(?:broil|toast|grill|melt)",
-    r"\b(?:broil|toast|grill|warm)\w* (?:the |your )?(?:buns?|rolls?|bread|tortillas?)\b",
+    r"\b(?:broil|toast|grill|warm|butter)\w* (?:the |your )?(?:\w+ )?"
+    r"(?:buns?|rolls?|bread|tortillas?|baguettes?)\b",
 )
 """“Fill the rolls with beef and cheese; broil until melted.”"""
 
 
 def _is_of_the_meat(sentence: str) -> bool:
-    others = (_MELTS_CHEESE, _OF_A_PIE, _FRIES_OTHERS, _BAKED_ON_TOP)
+    others = (MELTS_CHEESE, _OF_A_PIE, _FRIES_OTHERS, _BAKED_ON_TOP)
     return not any(pattern.search(sentence) for pattern in others)
 
 

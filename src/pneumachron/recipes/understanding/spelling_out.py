@@ -52,8 +52,11 @@ def spelled_out(
     foods = [item for item in ingredients if item.kind != "meat"]
     found: list[str] = []
     at = 0
+    powders = _only_powders(foods)
     for row, step in enumerate(steps):
         text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), step)
+        for word, name in powders.items():
+            text = re.sub(rf"\b(?<!granulated ){word}\b(?! (?:powder|salt|granules))", name, text)
         text = _with_named_parts(_with_ranges(text, foods), parts, ingredients)
         for counted in _NEXT.finditer(step):
             begin = 0 if counted["which"].lower() == "first" else at
@@ -69,6 +72,22 @@ def spelled_out(
         text = _ALL.sub(lambda found: _everything(found, foods, parts), text, count=1)
         found.append(text)
     return tuple(found)
+
+
+def _only_powders(foods: list[Ingredient]) -> dict[str, str]:
+    """“Mix the paprika, salt, garlic and cumin”, where the list has garlic powder and no cloves."""
+    found: dict[str, str] = {}
+    for word in ("garlic", "onion"):
+        names = [name for item in foods if word in (name := item.line.name.lower())]
+        powders = [name for name in names if _POWDER_OF.fullmatch(name)]
+        if powders and len(powders) == len(names):
+            found[word] = powders[0]
+    return found
+
+
+_POWDER_OF = re.compile(
+    r"(?:garlic|onion) (?:powder|granules)|(?:dried |granulated )(?:garlic|onion)"
+)
 
 
 def _everything(found: re.Match[str], foods: list[Ingredient], parts: tuple[Part, ...]) -> str:

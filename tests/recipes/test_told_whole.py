@@ -1,0 +1,47 @@
+"""Steps of usual recipes: what is told once, and what is left out. Common practice."""
+
+import pytest
+
+from tests.recipes.test_usual_cards import of
+from tests.text.words import words
+
+
+@pytest.mark.parametrize(
+    ("voice", "said", "never"),
+    [
+        # vegetables of a boiled dinner were told twice
+        ("corned_beef_boiled_dinner", "While it rests, cook", "Add potatoes, carrots"),
+        # the first water was not thrown away
+        ("galbijjim_boiled_first", "Boil ribs in a large pot of water for 10 minutes", ""),
+        # “Drizzle a third over the pork”, and the rest over the pulled meat
+        ("vinegar_mixture_in_two", "Stir in apple cider vinegar, Worcestershire", ""),
+        ("plate_ribs_smoker_at", "Yellow mustard, coarse black pepper", "Smoker @ 265"),
+        ("hoisin_short_ribs_tagline", "Brush with the reduced juice", "cosy weekend braise"),
+        ("shoulder_mop_and_boiled_dip", "Bring the dip to a boil", "Worcestershire"),
+        ("pork_ragu_mail", "Soften pancetta", "Garlic and puree in"),
+        ("gas_grill_maple_mustard", "boil the glaze ingredients", "Heat one side of a gas grill"),
+        ("pozole_neck_bones", "Soak the chiles in boiling water", ""),
+        ("adobong_ribs", "Marinate the meat in soy sauce and garlic, in", ""),
+        (
+            "cola_ribs_seasoned_late",
+            "Season it with garlic powder, onion powder, and salt",
+            "Stir in",
+        ),
+        ("flat_sauce_on_the_side", "Simmer all the sauce ingredients", "Stir in ketchup"),
+        (
+            "french_dip_toasted_rolls",
+            "Butter the rolls and toast",
+            "Finish close under the broiler",
+        ),
+        (
+            "mojo_reserved_for_serving",
+            "Reserve 1/2 cup mojo",
+            "Season all faces, the cut ones too: s",
+        ),
+        ("spares_with_a_wrap_line", "Brush with squeeze butter, honey, brown sugar", "wrap:"),
+    ],
+)
+def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
+    told = " ".join(words(step) for step in of(voice).steps)
+    assert said in told
+    assert not never or never not in told
