@@ -281,7 +281,8 @@ def test_round_bullets() -> None:
 def test_burnt_ends_set_under_heat() -> None:
     done = of("shoulder_burnt_ends")
     assert done.understood.crust.kind == "broiler"
-    assert "Cut the meat into cubes first" in told(done)
+    assert "Cut the meat into cubes first" not in told(done)  # it was cut raw
+    assert done.understood.cubed
 
 
 def test_a_message_whose_work_has_amounts() -> None:

@@ -296,6 +296,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
     following = [after for text, after in pairwise([*told, ""]) if text in naming]
     rubbed = any(MIXED.search(text) for text in naming) and any(map(_RUBBED_ON.match, following))
+    rubbed = rubbed or any(map(_RUBBED_ON_COOKED.search, naming))
     if item.kind in SWEET and (rubbed or _STREWN_ON.search(own)):
         return "finish"
     return "beside" if _SERVED.search(own) else "after"
@@ -326,6 +327,10 @@ _RUBBED_ON = re.compile(
     re.I,
 )
 """“Mix the sugar with the salt. Rub over the cooked pork.”"""
+_RUBBED_ON_COOKED = any_of(
+    r"\b(?:rub|pat|press)\b[^.;]{0,20}\b(?:over|on|onto|into)\b[^.;]{0,12}\bcooked\b"
+)
+"""“Mix the brown sugar with the salt and rub over the cooked pork.”"""
 _STREWN_ON = any_of(
     r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew", r"\brub on top\b"
 )

@@ -6,8 +6,9 @@ from dataclasses import replace
 
 from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze
 from pneumachron.recipes.converting.marks import OwnWords
-from pneumachron.recipes.converting.parts import BRUSHED, makes_a_side
+from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.converting.seasoning import shared_lines
+from pneumachron.recipes.converting.side_dishes import makes_a_side
 from pneumachron.recipes.converting.themes import (
     Theme,
     is_own_work,
@@ -64,12 +65,17 @@ def worded(
     before = early or (index in understood.cooking.steps and not after)
     return OwnWords(
         text,
-        before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(text),
+        before_finish="finish" in themes[index + 1 :]
+        or mixes_a_glaze(text)
+        or _SAUCE_FIRST.match(text) is not None,
         before_heat=before,
         before_rub=early and rubbed is not None and index < rubbed,
         serves=(themes[index] == "serve" or _KEEPS.match(text) is not None) and not early,
         at_first=before and (fried is None or index < fried),
     )
+
+
+_SAUCE_FIRST = re.compile(r"\W*(?:[a-z]+ ){0,2}(?:sauce|glaze):", re.I)
 
 
 def worded_where(
@@ -103,11 +109,14 @@ def beside_the_heat(
         # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
         more = measures_more(understood, text) or _is_of_no_line(understood, text)
         brushes = place > at and BRUSHED.search(text) and more
-        if place != at and ((own and not done) or glaze or side or brushes):
+        dries = place > at and _DRIES.search(text)
+        if place != at and ((own and not done) or glaze or side or brushes or dries):
             told = worded(understood, themes, index, text, after=place > at)
             yield replace(told, before_finish=glaze or bool(brushes) or crust)
 
 
+_DRIES = any_of(r"\buntil\b[^.;]*\b(?:dry|oil (?:separates|splits|comes out))\b")
+"""“Cook 20 minutes more until dark and dry”: further than any sauce is boiled down."""
 _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
                     r"\bspeisestärke\b", r"\bbeurre mani")  # fmt: skip
 
@@ -216,6 +225,23 @@ def rest_of_the_rub(understood: Understood, themes: list[Theme], index: int) -> 
             first = part[:1].upper() + part[1:]
             told = worded(understood, themes, index, first, after=True)
             yield replace(told, before_finish=False)
+
+
+def baked_as_a_dish(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
+    """“Spoon into a baking dish, top with the mash. Bake for 25 minutes”: no step of ours does."""
+    late = _behind_the_heat(understood, index)
+    first = next((at for at, text in enumerate(late) if _INTO_A_DISH.search(text)), len(late))
+    told = " ".join(late[first:])
+    if _BAKES.search(told):
+        words = worded(understood, themes, index, told, after=True)
+        yield replace(words, before_finish=False, serves=True)
+
+
+_INTO_A_DISH = any_of(
+    r"\b(?:spoon|spread|tip|transfer|pour|layer|put|scrape)\b[^.;]{0,40}"
+    r"\b(?:baking|pie|gratin|casserole|ovenproof) dish\b"
+)
+_BAKES = any_of(r"\b(?:bake|broil|brown|grill)\b[^.;]*(?:\d|\b(?:golden|bubbl|melt|crisp))")
 
 
 def kept_back(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:

@@ -22,7 +22,6 @@ from pneumachron.recipes.understanding.ingredients import (
     Kind,
     food_of,
 )
-from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.naming import (
     around,
     is_named,
@@ -52,6 +51,8 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         *parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
         *_parts_by_their_use(understood),
     )  # fmt: skip
+    served = any(map(_SERVED_SAUCES.search, understood.recipe.steps))
+    sentences = [text for step in understood.said for text in sentences_in(step)]
     for part in (_as_it_is_used(understood, part) for part in told):
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
@@ -63,7 +64,7 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
                 (
                     thin_m3 > LIQUID_OF_A_BRAISE_M3
                     and not is_boiled_late(understood, part)
-                    and not _has_own_pan(understood, part)
+                    and not has_own_pan_in(understood, part, sentences)
                 )
                 or _is_poured_in(understood, part)
             )
@@ -75,7 +76,8 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             alone = part.role == "sauce" and (
                 part.name in own
                 or _is_made_late(understood, part.name)
-                or _has_own_pan(understood, part)
+                or (served and not is_boiled_late(understood, part))
+                or _has_own_pan(understood, part, sentences)
             )
             told_part = Part(part.name, "beside", part.lines) if alone else part
             if _TO_FINISH.search(part.name):
@@ -92,6 +94,13 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
                 if item.kind != "starch" or "polenta" in item.food.words or own_pan
             }  # fmt: skip
     return found
+
+
+_SERVED_SAUCES = any_of(
+    r"\bserve\b[^.;]*\b(?:both|two|the|all|their) sauces\b",
+    r"\bsauces\b[^.;]{0,20}\b(?:on the side|alongside|at the table)\b",
+)
+"""“Serve with rice, lettuce and both sauces”: none of them is stirred in."""
 
 
 def _is_slaked_apart(understood: Understood, part: Part) -> bool:
@@ -138,16 +147,13 @@ def _is_brushed(understood: Understood, item: Ingredient) -> bool:
     )  # fmt: skip
 
 
-def _has_own_pan(understood: Understood, part: Part) -> bool:
+def _has_own_pan(understood: Understood, part: Part, sentences: Sequence[str]) -> bool:
     """“Put the apples in a small pan with the butter”: cooked apart, and served beside."""
-    if brushes_the_sauce(understood):
-        return False
-    return _has_own_pan_in(
-        understood, part, [text for step in understood.said for text in sentences_in(step)]
-    )
+    return not brushes_the_sauce(understood) and has_own_pan_in(understood, part, sentences)
 
 
-def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]) -> bool:
+def has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]) -> bool:
+    """Whether sentences cook a part in a pan of its own, away from the meat and its juice."""
     for place, text in enumerate(sentences):
         own, roux = OWN_PAN.search(text), _ROUX.match(text)
         if not (own or roux):
@@ -159,7 +165,10 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
             made = _SPELLED_OUT.sub("", text)
         if any(map(ALL_POURED.search, sentences[place + 1 : place + 3])):
             return False  # the meat cooks in it
-        rows = rows_named(understood, text).intersection(part.lines)
+        # “Boil the root beer in a saucepan. Whisk in everything else”
+        more = " ".join(sentences[place + 1 : place + 2])
+        told = f"{text} {more}" if own and _WHISKED_IN.match(more) else text
+        rows = rows_named(understood, told).intersection(part.lines)
         if own and len(rows) >= max(2, len(part.lines) / 2):
             bare = _SPELLED_OUT.sub("", text)
             return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(bare))
@@ -168,6 +177,7 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
     return False
 
 
+_WHISKED_IN = re.compile(r"\W*(?:then )?(?:whisk|stir|mix|add)\b", re.I)
 _CUTS_THE_MEAT = re.compile(r"\W*(?:slice|trim|carve|cut|shred|pull|chop)\b", re.I)
 _SPELLED_OUT = re.compile(r"\([^()]{0,600}\)")
 _ROUX = re.compile(
@@ -188,7 +198,7 @@ def _is_made_late(understood: Understood, name: str) -> bool:
     main = understood.cooking.main
     if main is None or len(bare.split()) < 2:
         return False
-    made = _making(bare)
+    made = making(bare)
     late = around(understood.said, *main)[1]
     told = understood.recipe.steps[main[0] :]  # as it is written, with the sauce's name
     if any(map(made.search, told)) and any(map(_REST_AT_TABLE.search, late)):
@@ -202,11 +212,11 @@ def _is_made_late(understood: Understood, name: str) -> bool:
     headed = re.compile(rf"\W*(?:{called})\s*:", re.I)
     if any(map(headed.match, understood.recipe.steps[main[0] + 1 :])):
         return True
-    raw = any(_MADE_RAW.search(text) and not _OF_THE_JUICE.search(text) for text in late)
+    raw = any(MADE_RAW.search(text) and not _OF_THE_JUICE.search(text) for text in late)
     return raw or any(made.search(text) for text in late)
 
 
-def _making(name: str) -> re.Pattern[str]:
+def making(name: str) -> re.Pattern[str]:
     """How a step makes a sauce of that name: “whisk the vinegar sauce ingredients together”."""
     short = re.escape(" ".join(name.split()[-2:]))  # “the vinegar sauce”, below a longer name
     called = "|sauce" if _A_SAUCE.search(name) else ""
@@ -229,20 +239,12 @@ _REST_AT_TABLE = any_of(
     r"\bpass (?:the )?(?:rest|remaining|remainder)\b",
 )
 """“Toss the pork with a cup of the sauce and serve the rest at the table.”"""
-_MADE_RAW = any_of(
+MADE_RAW = any_of(
     r"\bmake (?:the|your) sauce\W+(?:combine|mix|stir|whisk|blend|blitz|shake|put|place)\b"
 )
 _OF_THE_JUICE = any_of(
     r"\b(?:juices?|drippings|liquid|strain\w*|skim\w*|gravy|simmer|reduce|boil|pan|pot)\b"
 )
-
-
-_LAYERS = any_of(
-    r"\b(?:layer|arrange|spread|pile|fill|stuff|roll)\b[^;]*\b(?:bake|broil|grill|oven|melt\w*)\b"
-)
-_LEAST_LAYERED = 2
-"""Foods of another dish that a step puts together. Judgement."""
-_DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")
 
 
 def bastes_with_the_marinade(understood: Understood) -> bool:
@@ -260,45 +262,6 @@ _BASTED = any_of(
     r"\bbast(?:e|ing)\b",
     r"\b(?:uncover\w*|bake|roast)\b[^.;]*\b(?:turning|sauce)\b[^.;]*\b(?:sticky|glazed|glossy)\b",
 )
-
-
-def makes_a_side(understood: Understood, step: str) -> bool:
-    """Whether a step makes a part that is served beside the meat."""
-    apart = parts_apart(understood)
-    parts = {part for part in apart.values() if part.role == "beside"}
-    rows = {row for row, part in apart.items() if part.role == "beside"}
-    if any(
-        is_side_work(text) and len(rows_named(understood, text) & rows) > 1
-        for text in sentences_in(step)
-    ):
-        return True  # “Sauté the onions and mushrooms in the butter”, under “For the garnish”
-    # “Layer chips, pork, beans and cheese on a sheet pan. Bake 8 minutes.”
-    layered = _LAYERS.search(step) and len(rows_named(understood, step) & rows) >= _LEAST_LAYERED
-    if layered or IN_PASTRY.search(step):
-        return True  # none of our steps bakes a pie
-    names = {HEADING_WORDS.sub("", part.name).lower() for part in parts}
-    low = step.lower()
-    if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
-        return True
-    if _MADE_RAW.search(step) and any(name.endswith("sauce") for name in names):
-        return True
-    if any(_has_own_pan_in(understood, part, sentences_in(step)) for part in parts):
-        return True
-    return any(_tells_how(name, low) for name in filter(None, names))
-
-
-def _tells_how(name: str, text: str) -> bool:
-    """“For the risotto, soften the onion …”; a name of one word alone says too little."""
-    name = _IN_BRACKETS.sub("", name).strip()
-    if len(name.split()) > 1:
-        return _making(name).search(text) is not None
-    name = re.escape(name)
-    told = rf"\W*(?:for|make) (?:the |your )?{name}\b|.*\b{_PUTS_TOGETHER} (?:the |your )?{name}\b"
-    return re.match(told, text) is not None
-
-
-_IN_BRACKETS = re.compile(r"\([^()]*\)?")
-_PUTS_TOGETHER = "(?:bring|boil|simmer|warm|heat|whisk|mix|blend|stir)(?: up| together)?"
 
 
 def _sections_after(understood: Understood) -> Iterator[Section]:

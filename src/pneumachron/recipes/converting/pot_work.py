@@ -351,6 +351,7 @@ _ALL_BLENDED = any_of(
     r"\b(?:everything|all of it|it all|the lot)\b[^.;]{0,40}\b(?:blender|food processor)\b",
     r"\b(?:blend|blitz|pur[eé]e)\b[^.;]{0,12}\b(?:everything|all of it|it all)\b"
     r"[^.;]{0,20}\b(?:pan|tray|sheet)\b",
+    r"\b(?:blend|blitz|pur[eé]e)\b (?:all of it|it all|the lot) (?:with|until|in)\b",
 )
 _CHARRED_BEFORE = 2
 """Sentences before in which it was charred: “Broil the tomatillos and onion. Peel the garlic. Put

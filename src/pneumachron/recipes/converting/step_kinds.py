@@ -12,8 +12,8 @@ from pneumachron.recipes.converting.own_words import (
     thickens_with_more,
     unlisted_foods,
 )
-from pneumachron.recipes.converting.parts import makes_a_side
 from pneumachron.recipes.converting.pot_work import has_rind
+from pneumachron.recipes.converting.side_dishes import makes_a_side
 from pneumachron.recipes.converting.themes import (
     WITH_THE_MEAT,
     Theme,

@@ -15,6 +15,7 @@ from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWord
 from pneumachron.recipes.converting.own_words import (
     CLAUSES,
     NOWHERE,
+    baked_as_a_dish,
     beside_the_heat,
     kept_back,
     rest_of_the_rub,
@@ -91,6 +92,7 @@ def step_marks(
             kept += served_with_more(understood, themes, index)
             kept += rest_of_the_rub(understood, themes, index)
             kept += kept_back(understood, themes, index)
+            kept += baked_as_a_dish(understood, themes, index)
             if kind != "cure" and index <= last:
                 caramel = worded_where(makes_caramel, understood, themes, index)
                 kept += [replace(text, before_heat=True, at_first=True) for text in caramel]

@@ -167,7 +167,7 @@ def finish(work: Work) -> OutStep | None:
         return OutStep("finish", tuple(said)) if said else None
     low, high = minutes_of(work.finish.each_s)
     said = [say(f"finish_{kind}", low_min=low, high_min=high)]
-    if "burnt_ends" in work.understood.crust.characters:
+    if "burnt_ends" in work.understood.crust.characters and not work.understood.cubed:
         said.insert(0, say("burnt_ends"))
     if not glaze and _brushes_the_juice(work):
         said.append(say("brush_juice"))

@@ -260,6 +260,7 @@ _OWN_WORK = any_of(
     r"\b(refrigerate|chill)\b.*\bovernight\b",
     r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b",
     r"\bgriddle\b", r"\b(?:sandwich|panini) press\b",
+    r"(?<!orange )(?<!lemon )(?<!lime )(?<!tangerine )"
     r"\bpeel (?:off |and |(?:the|them|it|your|all|both|each|\d+)\b)", r"\bdry-?fry\b",
 )  # fmt: skip
 

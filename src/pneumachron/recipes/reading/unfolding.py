@@ -255,6 +255,8 @@ def _without_work(rest: str) -> tuple[str, str]:
 
 def _foods_of(part: str, rest: str) -> list[str]:
     """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
+    if _WHILE.match(rest):
+        return []
     if part.lower().startswith("for "):
         barred = _BARS.split(rest, MOST_ON_A_LINE)
         counted = barred if len(barred) > 1 else _listed(rest)
@@ -326,6 +328,8 @@ def _is_idle_food(text: str) -> bool:
     return food_of(read_line(text).name) is not UNKNOWN and look.food > max(look.work, 0.0)
 
 
+_WHILE = re.compile(r"(?:while|when|once|meanwhile|after|as)\b", re.I)
+"""“Sauce: While the ribs bake, boil …” is work."""
 _WRAP = re.compile(r"(?:the )?(?:wrap|foil|foil packet|boat)", re.I)
 """“Wrap: squeeze butter, ¼ c honey, ¼ c brown sugar”."""
 _VESSEL = re.compile(r"(?:(?:to|for|in) )?(?:the )?(?:pot|slow cooker|pan|braise|liquid)$", re.I)

@@ -27,7 +27,8 @@ _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "half": 2, "ha
             "quarters": 4, "thirds": 3}  # fmt: skip
 _NUMBER = rf"(?P<many>\d{{1,2}}|{'|'.join(_NUMBERS)})"
 _MEAT = (
-    r"(?:(?:the |your |each |both |all )*(?:raw |whole )?(?:meat|pork|beef|shoulder|butt|brisket"
+    r"(?:(?:the |your |each |both |all )*(?:raw |whole )?(?:pork |beef )?"
+    r"(?:meat|pork|beef|shoulder|butt|brisket"
     r"|flat|point|roast|joint|racks?|slabs?|ribs?|picnic|collar|it|them|piece)(?: of \w+)?)"
 )
 _CUTS = (

@@ -1,0 +1,69 @@
+"""Which steps make what is served beside the meat."""
+
+import re
+
+from pneumachron.recipes.converting.parts import (
+    HEADING_WORDS,
+    MADE_RAW,
+    has_own_pan_in,
+    making,
+    parts_apart,
+)
+from pneumachron.recipes.understanding.main_heat import IN_PASTRY
+from pneumachron.recipes.understanding.naming import rows_named
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.side_work import is_side_work
+from pneumachron.recipes.understanding.understand import Understood
+
+
+def makes_a_side(understood: Understood, step: str) -> bool:
+    """Whether a step makes a part that is served beside the meat."""
+    apart = parts_apart(understood)
+    parts = {part for part in apart.values() if part.role == "beside"}
+    rows = {row for row, part in apart.items() if part.role == "beside"}
+    if any(
+        is_side_work(text)
+        and not _ONLY_SERVES.match(text)
+        and len(rows_named(understood, text) & rows) > 1
+        for text in sentences_in(step)
+    ):
+        return True  # “Sauté the onions and mushrooms in the butter”, under “For the garnish”
+    # “Layer chips, pork, beans and cheese on a sheet pan. Bake 8 minutes.”
+    layered = _LAYERS.search(step) and len(rows_named(understood, step) & rows) >= _LEAST_LAYERED
+    if layered or IN_PASTRY.search(step):
+        return True  # none of our steps bakes a pie
+    names = {HEADING_WORDS.sub("", part.name).lower() for part in parts}
+    low = step.lower()
+    if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
+        return True
+    if MADE_RAW.search(step) and any(name.endswith("sauce") for name in names):
+        return True
+    if any(has_own_pan_in(understood, part, sentences_in(step)) for part in parts):
+        return True
+    return any(_tells_how(name, low) for name in filter(None, names))
+
+
+_ONLY_SERVES = re.compile(r"\W*serve\b[^.;]*\b(?:with|over|on)\b[^.;]*\W*$", re.I)
+
+
+def _tells_how(name: str, text: str) -> bool:
+    """“For the risotto, soften the onion …”; a name of one word alone says too little."""
+    name = _IN_BRACKETS.sub("", name).strip()
+    if len(name.split()) > 1:
+        return making(name).search(text) is not None
+    name = re.escape(name)
+    told = rf"\W*(?:for|make) (?:the |your )?{name}\b|.*\b{_PUTS_TOGETHER} (?:the |your )?{name}\b"
+    return re.match(told, text) is not None
+
+
+_IN_BRACKETS = re.compile(r"\([^()]*\)?")
+_PUTS_TOGETHER = "(?:bring|boil|simmer|warm|heat|whisk|mix|blend|stir)(?: up| together)?"
+
+
+_LAYERS = any_of(
+    r"\b(?:layer|arrange|spread|pile|fill|stuff|roll)\b[^;]*\b(?:bake|broil|grill|oven|melt\w*)\b"
+)
+_LEAST_LAYERED = 2
+"""Foods of another dish that a step puts together. Judgement."""
+_DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")
