@@ -39,6 +39,20 @@ from tests.text.words import words
             "Season all faces, the cut ones too: s",
         ),
         ("spares_with_a_wrap_line", "Brush with squeeze butter, honey, brown sugar", "wrap:"),
+        # “Orange peel and bouquet” is no work of its own
+        ("boeuf_carottes", "Pour in dry white wine", "Pour in the wine, flame it"),
+        ("bossam_two_sauces", "Strew brown sugar over it", "Stir in"),
+        ("bossam_two_sauces", "Serve with Ginger scallion sauce, Ssam sauce", "Turn oven to 260C"),
+        ("chile_verde_roast", "Soften onion for a few minutes", "Leave out cilantro"),
+        ("pulled_pork_under_mash", "Spoon into a baking dish, top with mash", ""),
+        ("rendang_beef_rib", "cook 20 mins more until dark and dry", ""),
+        ("ribs_dr_soda_oven", "boil root beer in a saucepan", "While ribs bake Cut"),
+        ("butt_cut_raw_for_burnt_ends", "(about 3.8", "Cut the meat into cubes first"),
+        ("pork_shoulder_beans_oven", "Soak beans overnight; drain. First cook dried", ""),
+        ("ribs_lemongrass_grill", "Serve with Nuoc cham", "for 1\u00a0h"),
+        ("sauerbraten_rib", "Stir in gingersnaps", "Put gingersnaps on top"),
+        ("spare_ribs_chinese_steam", "Marinate in the refrigerator for 1\u00a0h", ""),
+        ("barbacoa_tacos_site", "Pull it apart", "in the bowl of a slow cooker"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:

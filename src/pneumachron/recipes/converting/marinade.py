@@ -151,9 +151,26 @@ def _rows_in_that(understood: Understood) -> frozenset[int]:
     told = " ".join(
         EXCEPT.sub("", before)
         for before, text in pairwise(sentences)
-        if _IN_THAT.search(text) and _STIRRED.search(before)
+        if (_IN_THAT.search(text) and _STIRRED.search(before)) or mixed_and_left(before, text)
     )
     return rows_named(understood, told) - beside if told else frozenset()
+
+
+def mixed_and_left(before: str, text: str) -> bool:
+    """“Mix with everything but the chilli. Leave 1 hour in the fridge.”"""
+    return _MIXED_WITH.match(before) is not None and _LEFT_COLD.match(text) is not None
+
+
+_MIXED_WITH = re.compile(
+    r"\W*(?:mix|combine|toss) (?:it |them |the (?:ribs|meat|pork|beef|pieces) )?with\b"
+    r"[^.;]*\b(?:soy|wine|vinegar|juice|beer|yogh?urt|sherry|sauce)\b",
+    re.I,
+)
+_LEFT_COLD = re.compile(
+    r"\W*(?:cover and )?(?:leave|rest|chill|refrigerate)\b[^.;]{0,30}"
+    r"\b(?:hours?|overnight|fridge|refrigerator)\b",
+    re.I,
+)
 
 
 _IN_THAT = any_of(
@@ -243,6 +260,12 @@ NIGHT = re.compile(
 )
 
 
+_BAKED_IN_IT = any_of(r"\b(?:bake|roast|braise)\b[^.;]*\d")
+"""“Place the ribs in a dish with the marinade, cover and bake 1 hour.”"""
+_MARINADE_TIME = re.compile(
+    r"\b(?:marinade|marinating|marinate|chill(?:ing)?)(?: time)?:?\s+(?P<time>[^|·\n]{3,40})", re.I
+)
+"""“Marinade time: 4 hours or overnight”, above the recipe."""
 _LEAST_SOAK_S = 600.0
 """In less time nothing soaks in. Judgement."""
 
@@ -258,7 +281,7 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
         texts = [
             text for text in sentences_in(step)
             if (MARINATED.search(text) or _COLD.search(text))
-            and not (_USED.search(text) or SIMMER.search(text))
+            and not (_USED.search(text) or SIMMER.search(text) or _BAKED_IN_IT.search(text))
         ]  # fmt: skip
         for sentence in texts:
             if NIGHT.search(sentence):
@@ -271,4 +294,14 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
         # "The night before, put the ribs in the wine. Cover and chill."
         if texts and NIGHT.search(step):
             return OVERNIGHT_S
-    return None
+    return _told_above_s(understood.recipe.description)
+
+
+def _told_above_s(description: str) -> tuple[float, float] | None:
+    above = _MARINADE_TIME.search(description)
+    if above is None:
+        return None
+    if NIGHT.search(above["time"]):
+        return OVERNIGHT_S
+    spans = [span for span in durations_in(above["time"]) if span.high_s >= _LEAST_SOAK_S]
+    return (spans[0].low_s, spans[0].high_s) if spans else None

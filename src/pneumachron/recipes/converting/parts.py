@@ -387,12 +387,26 @@ def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
         ):
             yield Part(part.name, "beside", part.lines)  # “Warm the beans in a pan with the garlic”
             continue
+        if _is_made_and_served(understood, name):
+            yield Part(part.name, "beside", part.lines)  # “Stir together the nuoc cham. Serve with”
+            continue
         naming = [text for text in sentences if name in text.lower()]
         if not one_word and any(
             OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming
         ):
             brushed = any(_ON_THE_MEAT.search(text) for text in sentences)
             yield Part(part.name, "glaze" if brushed else "sauce", part.lines)
+
+
+def _is_made_and_served(understood: Understood, name: str) -> bool:
+    """Whether a part is named behind the long heat alone, and served beside."""
+    main = understood.cooking.main
+    if main is None:
+        return False
+    early, late = (" ".join(some).lower() for some in around(understood.recipe.steps, *main))
+    served = re.search(rf"\bserve\b[^.;]*\b{re.escape(name)}\b", late)
+    made = making(name).search(late)
+    return name not in early and served is not None and made is not None
 
 
 def _has_meat(understood: Understood, part: Part) -> bool:

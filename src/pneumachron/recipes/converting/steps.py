@@ -72,7 +72,7 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
 
 
 _WAITED_FOR = frozenset(
-    {"season", "marinate", "sear", "deglaze", "pot", "sauce", "finish", "carve"}
+    {"season", "marinate", "first_run", "sear", "deglaze", "pot", "sauce", "finish", "carve"}
 )
 """Our steps that something in the recipe's own words may have to come before."""
 
@@ -83,6 +83,8 @@ def _is_time_for(work: Work, told: OwnWords, kind: str) -> bool:
         return any(is_made_in(work, told, part) for part in parts_stirred_in(work))
     if kind == "season":
         return told.before_rub
+    if kind == "first_run":
+        return told.at_first and _SOAKS_PULSES.search(told.text) is not None
     if kind in {"marinate", "sear", "deglaze"}:
         return told.at_first and not (kind == "marinate" and makes_caramel(told.text))
     if kind == "pot":
@@ -90,6 +92,7 @@ def _is_time_for(work: Work, told: OwnWords, kind: str) -> bool:
     return told.before_finish or kind == "carve"
 
 
+_SOAKS_PULSES = re.compile(r"\bsoak\b[^.;]*\b(?:beans|peas|chickpeas|lentils|pulses)\b", re.I)
 _TO_MARINATE = re.compile(r"\bmarinat|\bfridge\b|\brefrigerat|\bovernight\b", re.I)
 _WAITS: frozenset[When] = frozenset({"after", "finish"})
 

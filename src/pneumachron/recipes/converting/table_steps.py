@@ -5,7 +5,7 @@ import re
 from pneumachron.core.planning.finish import afterwards, carving
 from pneumachron.core.planning.plan import is_pulled
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
-from pneumachron.recipes.converting.parts import strewn_late
+from pneumachron.recipes.converting.parts import parts_apart, strewn_late
 from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
 from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
 from pneumachron.recipes.model import Part
@@ -222,7 +222,7 @@ def _served(work: Work) -> str:
     lines = [line for line in work.lines if line.when == "beside" and line.food.kind != "meat"]
     name_of = {
         row: _in_small_letters(_FOR_THE.sub("", part.name).strip(" :"))
-        for part in work.understood.recipe.parts
+        for part in (*work.understood.recipe.parts, *parts_apart(work.understood).values())
         if part.role in {"sauce", "beside"} and not _SERVING.search(part.name)
         and sum(line.origin in part.lines for line in lines) > 1
         for row in part.lines

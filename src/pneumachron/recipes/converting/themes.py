@@ -52,7 +52,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "heat",
         any_of(
             r"\bpreheat",
-            r"\bin(?:to)? (?:the|a|your) slow cooker|\bslow cooker (on|to) (low|high)\b",
+            r"\b(?:in|into|bowl of|inside of|insert of) (?:the|a|your) slow cooker",
+            r"\bslow cooker (on|to) (low|high)\b",
             r"\b(charcoal|briquettes?|lit coals|chimney)\b",
             r"\b(pre)?heat (the |your |an? )?(oven|grill|smoker|barbecue|bbq)\b",
             r"\bin den (?:slow[- ]?cooker|schongarer|crock[- ]?pot|br(?:ä|ae)ter|topf)\b",

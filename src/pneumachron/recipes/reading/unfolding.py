@@ -339,6 +339,7 @@ _NEXT_SPOON = re.compile(
 )
 _ONLY_A_MEASURE = re.compile(r"[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ -]{0,6}(?:c|cups?|tbsp|tsp|T|t|oz|g|ml|lbs?)\.?")
 _OF_ALL = re.compile(
+    r"^all (?:\w+ly )?\w{3,}ed$|"
     r"^(?:all )?\w{3,}ed (?:all )?(?:together|up|well)\b|^(?:thinned|loosened|cut) w(?:ith\b|/)",
     re.I,
 )

@@ -225,7 +225,16 @@ def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
         return simmers or bool(temperatures_in(item.sentence))
     same = (item.step, item.place) == (main.step, main.place)
     later = item.sentence[main.start : item.start] if same else item.sentence
-    return bool(_CRUST.search(item.sentence) or _HOTTER.search(later))
+    thickens = not same and _THICKENS.search(item.sentence)
+    return bool(_CRUST.search(item.sentence) or _HOTTER.search(later) or thickens)
+
+
+_THICKENS = any_of(
+    r"\bstrain\b[^.;]*\b(?:liquid|juices?|broth|sauce)\b",
+    r"\b(?:sauce|gravy|liquid|juices?)\b[^.;]*\buntil (?:it (?:is )?)?(?:slightly )?"
+    r"(?:thick|reduced)",
+)
+"""“Strain the liquid, return it with the gingersnaps and simmer 5 minutes”: the sauce."""
 
 
 CRISP_C = 195.0
