@@ -53,6 +53,22 @@ from tests.text.words import words
         ("sauerbraten_rib", "Stir in gingersnaps", "Put gingersnaps on top"),
         ("spare_ribs_chinese_steam", "Marinate in the refrigerator for 1\u00a0h", ""),
         ("barbacoa_tacos_site", "Pull it apart", "in the bowl of a slow cooker"),
+        (
+            "brisket_bowl_of_red",
+            "Serve with Diced onion, shredded cheese, saltines",
+            "garlic, and Diced",
+        ),
+        (
+            "daube_of_brisket",
+            "Marinate the meat in red wine, onions, carrots",
+            "Put the beef in a bowl",
+        ),
+        ("kansas_spare_sauce", "Brush with sauce and brown sugar", "Brush with vegetable oil"),
+        ("new_year_pork_mail", "Serve with Ciabatta rolls and arugula", "mash"),
+        ("new_year_pork_mail", "sliced fennel bulbs", "in the roaster"),
+        ("collar_honey_plus_extra", "Brush with hoisin sauce and honey", "extra to glaze"),
+        ("short_rib_mushroom_stroganoff", "Cook noodles. Take out thyme", "Stir in butter"),
+        ("szegediner_gulasch", "Sauerkraut on top", "Pull it"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:

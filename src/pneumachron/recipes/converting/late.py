@@ -204,6 +204,8 @@ _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 
 
+_KRAUT = any_of(r"\b(?:sauer)?kraut\b")
+"""“Sauerkraut unterheben und weitere 30 Minuten garen.”"""
 _COVERED = any_of(
     r"\bcover\w*\b[^.;]*\b(?:cook|simmer|braise|bake)\b", r"\b(?:cook|simmer|braise|bake) covered\b"
 )
@@ -212,7 +214,7 @@ _COVERED = any_of(
 
 def _cooks_on(understood: Understood, item: Ingredient, sentences: list[str]) -> bool:
     """“Add the potatoes. Cook for a further 40 min”: a root that is cooked, and not stirred in."""
-    if item.kind not in {"root", "aromatic"}:
+    if item.kind not in {"root", "aromatic"} and not _KRAUT.search(item.food.words):
         return False
     told = [part for text in sentences for part in sentences_in(text)]
     at = next(

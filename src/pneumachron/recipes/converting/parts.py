@@ -253,11 +253,15 @@ def bastes_with_the_marinade(understood: Understood) -> bool:
     if main is None or understood.crust.kind not in {"broiler", "grill"}:
         return False
     return any(
-        _BASTED.search(text) and not names_any(understood, text.lower())
+        (_BASTED.search(text) and not names_any(understood, text.lower()))
+        or _REST_BRUSHED_ON.search(text)
         for step in around(understood.said, *main)[1] for text in sentences_in(step)
     )  # fmt: skip
 
 
+_REST_BRUSHED_ON = any_of(
+    r"\b(?:remaining|rest of the|left-?over|reserved) marinade\b[^.;]*\b(?:brush|baste|glaze)"
+)
 _BASTED = any_of(
     r"\bbast(?:e|ing)\b",
     r"\b(?:uncover\w*|bake|roast)\b[^.;]*\b(?:turning|sauce)\b[^.;]*\b(?:sticky|glazed|glossy)\b",

@@ -5,7 +5,7 @@ from collections.abc import Sequence, Set
 
 from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.glazes import boiled_apart
-from pneumachron.recipes.converting.marinade import in_marinade
+from pneumachron.recipes.converting.marinade import MARINATED, in_marinade
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.own_words import (
     measures_more,
@@ -17,6 +17,7 @@ from pneumachron.recipes.converting.side_dishes import makes_a_side
 from pneumachron.recipes.converting.themes import (
     WITH_THE_MEAT,
     Theme,
+    grinds,
     is_own_work,
     parboils,
     without_devices,
@@ -111,6 +112,11 @@ _LEAST_FRIED = 3
 """Foods that are fried with the cooked meat: none of our steps does that. Judgement."""
 
 
+def _first(understood: Understood) -> int:
+    """The first step with the long heat."""
+    return min(understood.cooking.steps, default=0)
+
+
 def _kind_of(
     understood: Understood,
     index: int,
@@ -120,11 +126,16 @@ def _kind_of(
 ) -> str:
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
+    # “Put the beef in a bowl with the wine. Cover and chill overnight.”
+    told = theme != "marinate" and MARINATED.search(step) and index < _first(understood)
+    soaks = bool(told and rows_named(understood, step) & in_marinade(understood))
+    soaks = soaks and not grinds(step)
     more = measures_more(understood, step)
-    boiled_first = index < min(understood.cooking.steps, default=0) and parboils(step)
+    boiled_first = index < _first(understood) and parboils(step)
     own = is_own_work(step) or thickens_with_more(understood, step) or more
     # what is brushed on would be lost, if only the step tells how much of what
-    lost = (theme in _ABSORBING and own) or (theme == "finish" and more) or boiled_first
+    lost = (theme in _ABSORBING and own and not soaks) or (theme == "finish" and more)
+    lost = lost or boiled_first
     elsewhere = theme == "serve" and (
         not names_any(understood, step) or len(unlisted_foods(understood, step)) > 1
     )
@@ -142,7 +153,7 @@ def _kind_of(
     rind = late and has_rind(understood) and _CRACKLES.search(step)
     if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
         return "rest"  # meanwhile the rind is roasted alone, and vegetables have their own run
-    early = index < min(understood.cooking.steps, default=0)
+    early = index < _first(understood)
     rest_poured = early and not lost and _REST_POURED.search(step)
     second_pan = late and fried and _SECOND_PAN.search(step)
     at_table = {line.origin for line in lines if line.when == "beside"}
@@ -161,11 +172,12 @@ def _kind_of(
     if understood.crust.kind == "glaze" and glazes(step):
         return "release"  # the lid is off there, and the juice boiled down
     poured = theme == "sauce" or (theme == "other" and _PUT_IN.match(step))
-    if (poured and early and _is_poured(understood, index, lines)) or rest_poured:
+    if (poured and early and not soaks and _is_poured(understood, index, lines)) or rest_poured:
         return "pot"
     # “Place the ribs in a bag with the marinade”, which is shared: none of our steps marinates
     untold = theme == "marinate" and "marinade" in step and not in_marinade(understood)
-    return "own_words" if untold else STEP_OF.get(theme, "own_words")
+    kind = "own_words" if untold else STEP_OF.get(theme, "own_words")
+    return "marinate" if soaks else kind
 
 
 _CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")

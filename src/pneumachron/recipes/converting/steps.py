@@ -34,6 +34,7 @@ from pneumachron.recipes.converting.sides import is_boiled, longest_run_min
 from pneumachron.recipes.converting.table_steps import (
     carve,
     finish,
+    fried_in,
     in_the_glaze,
     is_made_in,
     parts_stirred_in,
@@ -80,7 +81,10 @@ _WAITED_FOR = frozenset(
 def _is_time_for(work: Work, told: OwnWords, kind: str) -> bool:
     """Whether what keeps its own words is done before one of our steps."""
     if kind == "sauce":
-        return any(is_made_in(work, told, part) for part in parts_stirred_in(work))
+        stirred_in = {line.origin for line in work.of("after")} & fried_in(work, told)
+        return any(is_made_in(work, told, part) for part in parts_stirred_in(work)) or bool(
+            stirred_in and not told.serves
+        )
     if kind == "season":
         return told.before_rub
     if kind == "first_run":

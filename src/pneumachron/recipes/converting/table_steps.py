@@ -58,9 +58,12 @@ def sauce(work: Work) -> OutStep | None:
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
+    fried = _fried_apart(work)
+    after = [line for line in after if not (line.food.kind == "fat" and line.origin in fried)]
     raw = [
         line.name for line in after
-        if (line.food.kind == "tender_veg" or _STAYS_HARD.search(line.food.words))
+        if line.origin not in fried
+        and (line.food.kind == "tender_veg" or _STAYS_HARD.search(line.food.words))
         and not _IS_READY.search(line.name)
     ]  # fmt: skip
     shells = [line.name for line in after if line.food.kind == "seafood"]
@@ -91,6 +94,20 @@ def sauce(work: Work) -> OutStep | None:
     if not _is_strained(work):
         juice = f"{juice}_with_all"
     return OutStep("sauce", (*taken_out, say(juice), *said, say("salt_last")), (10.0, 25.0))
+
+
+_FRIES = any_of(r"\b(?:saut[eé]|fry|brown|roast|cook|sizzle)\b")
+
+
+def _fried_apart(work: Work) -> frozenset[int]:
+    """“Sauté the mushrooms in the butter”, in the recipe's own words: they are only stirred in."""
+    return frozenset().union(*(fried_in(work, told) for told in work.kept))
+
+
+def fried_in(work: Work, told: OwnWords) -> frozenset[int]:
+    """Rows that a step behind the heat fries or cooks, in its own words."""
+    texts = [] if told.before_heat else filter(_FRIES.search, sentences_in(told.text))
+    return frozenset().union(*(rows_named(work.understood, text) for text in texts))
 
 
 _STRAINED = any_of(
@@ -147,10 +164,11 @@ def finish(work: Work) -> OutStep | None:
     """The crust, and what is brushed or strewn on for it."""
     kind = work.finish.kind
     late = [line for line in work.of("finish") if kind != "pan" or line.food.kind != "fat"]
+    made = _made_apart(work)
     strewn = strewn_late(work.understood)
     dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
     glaze = listed(
-        line.name for line in late
+        made.get(line.origin or 0, line.name) for line in late
         if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
     )  # fmt: skip
     dredge = listed(line.name for line in late if kind == "pan" and thickens(line.food))
@@ -172,11 +190,25 @@ def finish(work: Work) -> OutStep | None:
     if not glaze and _brushes_the_juice(work):
         said.append(say("brush_juice"))
     if glaze:
-        sugar = all(line.food.kind == "sugar" for line in late if line.name in glaze.split("\n"))
+        named = glaze.split("\n")
+        sugar = all(line.food.kind == "sugar" for line in late if line.name in named)
+        sugar = sugar and not made.keys() & {line.origin for line in late}
         said.append(say("strew_sugar" if sugar else "glaze", names=glaze))
     first = (("season_late", dry), ("dredge", dredge))
     said[:0] = [say(code, names=names) for code, names in first if names]
     return OutStep("finish", tuple(said), minutes_of(work.finish.total_s))
+
+
+def _made_apart(work: Work) -> dict[int, str]:
+    """Rows of a sauce to brush on that the recipe's own words make: it is called by its name."""
+    own = [each for each in work.kept if not each.serves]
+    return {
+        row: _FOR_THE.sub("", part.name).strip(" :").lower()
+        for part in work.understood.recipe.parts
+        if part.role in {"sauce", "glaze"}
+        and any(len(rows_named(work.understood, told.text) & {*part.lines}) > 1 for told in own)
+        for row in part.lines
+    }  # fmt: skip
 
 
 def _brushes_the_juice(work: Work) -> bool:

@@ -99,7 +99,7 @@ _RUB_IT = re.compile(
 _RUB_WITH = re.compile(r"\brub (?=with?\b|w\b|in\b)", re.I)
 _NO_FOOD = re.compile(
     r"\b(?:50\s?/\s?50|1\s?:\s?1)\b|"
-    r"\b(?:the )?size of an? (?:\w+ )?\w+|"
+    r"\b(?:the )?size of an? (?:\w+ )?\w+|\bmash (?=the|it|them|every)|\(or [^()]*\)|"
     r"\blike (?:\w+ )?butter\b|(?<=[a-z]), half and half\b"
     r"|\b(?:\d )?chunks? (?:of )?(?:apple|cherry|hickory|oak|pecan|mesquite|maple)\b",
     re.I,
@@ -269,11 +269,10 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
 
 
 _GOOD_WITH = re.compile(
-    r"^(?:it(?:['’]s| is) )?(?:nice|good|great|lovely) (?:with|over) |\s+(?:with it|alongside)$",
+    r"^(?:it(?:['’]s| is) )?(?:nice|good|great|lovely) (?:with|over) "
+    r"|\s+(?:with it|alongside)$|,? (?:and )?(?:done|enjoy)$",
     re.I,
 )
-
-
 _ON_A_PLATE: frozenset[Kind] = frozenset({"beside", "dairy", "tender_veg"})
 
 
@@ -311,11 +310,11 @@ def _brackets_apart(sentence: str) -> list[str]:
 
 def _all_told(words: set[str], named: set[str]) -> bool:
     """Whether all of them were told before: “the wine” is the red wine that was bought."""
+    whole = {told for told in named if not told.endswith((" pollen", " seed", " seeds", " powder"))}
     return all(
-        word in named
-        or any(told.endswith(f" {word}") or told.startswith(f"{word} ") for told in named)
-        for word in words
-    )
+        word in named or any(told.startswith(f"{word} ") for told in whole)
+        or any(told.endswith(f" {word}") for told in named) for word in words
+    )  # fmt: skip
 
 
 _ALSO_PLAIN: frozenset[Kind] = frozenset({"rub", "binder"})
@@ -383,7 +382,8 @@ _LOOSE_END = re.compile(r"\s+(?:in|on|over|out|to|and|with)$", re.I)
 
 _IN_A_PAN = re.compile(
     r"\s+(?:in|on|over|under) (?:an?|the|your) (?:\w+ ){0,2}"
-    r"(?:skillet|pan|pot|bowl|blender|oven|grill|broiler|grate|flame|fat|drippings?)\b.*$",
+    r"(?:skillet|pan|pot|bowl|blender|oven|grill|broiler|grate|flame|fat|drippings?|roaster|tin"
+    r"|dish|casserole|cooker|crock)\b.*$",
     re.I,
 )
 """“2 chilies in a dry skillet”: where it is done is no part of its name."""

@@ -32,7 +32,7 @@ _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
 
 _MORE_OF_IT = re.compile(
     r",\s*plus\b[^,]*\bof (?:the|its|their)\b|,\s*plus [^,]{0,20}\b(?:to|for) \w+$"
-    r"|\b(?:stuck|studded|spiked) with\b",
+    r"|\b(?:stuck|studded|spiked) with\b|(?:\+|\bplus) \d[^,;]{0,14}\b(?:extra|more)\b",
     re.I,
 )
 """“4 chipotles, plus 1 Tbsp of the adobo”, “1 onion, stuck with 4 cloves”: one thing to put in."""

@@ -29,6 +29,14 @@ _SLAKED = re.compile(
     re.I,
 )
 """“Cornflour + 1 tbsp water”: what it is stirred with is no part of its name."""
+_SOME_MORE = re.compile(
+    r"^([^,;(]{2,40}?)\s+((?:\+|plus)\s+"
+    r"(?:an? (?:extra|additional) )?(?:\d[\d/.]{0,4}|[½¼¾⅓⅔]|one|two)"
+    r" ?(?:tbsp|tbs|tablespoons?|tsp|teaspoons?|cups?|g|ml|oz)\b\.?"
+    r"(?:\s+(?:extra|more|for|to)\b.*)?)$",
+    re.I,
+)
+"""“Honey + 2 tbsp extra to glaze”, “sugar plus 1 tbsp”: more of the same."""
 _CLOSES = re.compile(r"\s*\)\s*")
 _OPENS = re.compile(r"\s*\(\s*")
 
@@ -59,6 +67,7 @@ _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 def name_of(rest: str) -> tuple[str, str]:
     """The name, and what stands after a comma, in brackets, or behind “to serve”."""
     rest = _SLAKED.sub(r"\1, \2", _with_whole_brackets(rest))
+    rest = _SOME_MORE.sub(r"\1, \2", rest)
     asides = [found.strip() for found in _PARENS.findall(rest)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)

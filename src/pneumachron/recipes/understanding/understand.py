@@ -189,6 +189,7 @@ def _number(word: str) -> float:
 
 _CUBED = any_of(
     r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b",
+    r"\bw(?:ü|ue)rfeln?\b", r"\bgew(?:ü|ue)rfelt", r"\bgulasch(?:fleisch)?\b",
     r"\bfist[- ]sized? (?:pieces|lumps|hunks)\b",
 )  # fmt: skip
 _SQUARE = re.compile(
