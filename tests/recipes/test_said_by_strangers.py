@@ -339,7 +339,7 @@ def test_the_heat_of_the_long_time_is_read_not_of_the_blast_before() -> None:
     ("line", "when"),
     [
         ("1 can condensed tomato soup", "after"), ("1 packet gravy mix", "after"),
-        ("1/2 cup plum sauce", "finish"), ("1 cup buttermilk", "after"),
+        ("1/2 cup plum sauce", "after"), ("1 cup buttermilk", "after"),
         ("1/2 cup peanut butter", "top"), ("1 bunch kale", "after"), ("1 jar salsa", "top"),
         # a can is cooked already: it is warmed in the sauce, and needs no run of its own
         ("1 can kidney beans", "after"), ("1 cup dried beans", "first_run"),

@@ -69,9 +69,23 @@ from tests.text.words import words
         ("collar_honey_plus_extra", "Brush with hoisin sauce and honey", "extra to glaze"),
         ("short_rib_mushroom_stroganoff", "Cook noodles. Take out thyme", "Stir in butter"),
         ("szegediner_gulasch", "Sauerkraut on top", "Pull it"),
+        ("italian_beef_pepperoncini_jar", "Add pepperoncini", "Add pepperoncini and simmer"),
+        ("carnitas_lazy_bubble", "Crisp it in a hot pan", ""),
+        ("collar_mustard_dumplings", "sit the dumplings on top, cover and cook", ""),
+        ("brown_stew_short_ribs", "Take out thyme and scotch bonnet", ""),
+        ("feijoada_shoulder", "Take out smoked ham hock, bay leaves, and orange", ""),
+        ("costillas_turned_in_sauce", "Boil the juice to a glaze", ""),
+        ("korean_ribs_blanched", "Stir in gochujang, rice syrup", "Brush with"),
+        ("nackenbraten_mit_zeiten", "Salz, Pfeffer, Majoran, and Senf", "Fleisch mit Salz"),
+        ("oven_pulled_vinegar_sauce", "shake the sauce ingredients in a jar", "Stir in apple"),
+        ("short_ribs_remove_ribs", "Take out thyme, rosemary, and bay leaf", "celery ribs, thyme"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
     told = " ".join(words(step) for step in of(voice).steps)
     assert said in told
     assert not never or never not in told
+
+
+def test_a_lazy_bubble_in_hot_lard_is_no_oven() -> None:
+    assert of("carnitas_lazy_bubble").understood.cooking.method == "simmer"

@@ -17,6 +17,7 @@ from pneumachron.recipes.converting.context import (
 from pneumachron.recipes.converting.cures import BRUSHED_OFF, MOST_SALT_KG_PER_KG
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import When
+from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.patterns import any_of
 
@@ -153,9 +154,18 @@ def acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 def sweet_sauce(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Brushed on; what the recipe pours in with the meat belongs to the sauce."""
     late = context.late.get(item.index) == "after" and "ketchup" in item.food.words
-    stirred_in = item.index in context.poured_in or late
+    understood = context.understood
+    # a braise whose steps brush nothing on
+    braised = context.is_wet and understood.crust.kind is None
+    braised = braised and not any(map(BRUSHED.search, understood.said))
+    braised = braised and not _ON_THE_MEAT.search(item.food.words)
+    stirred_in = item.index in context.poured_in or late or braised
     when: When = "after" if stirred_in else "finish"
     return ConvertedLines((plain_line(context, item, when),), "sweet_sauce_after")
+
+
+_ON_THE_MEAT = any_of(r"\b(?:bbq|barbecue)\b")
+"""Stirred into pulled meat or brushed on, whatever the steps say of it."""
 
 
 def sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:

@@ -237,6 +237,7 @@ _REST_AT_TABLE = any_of(
     r"\b(?:rest|remaining|remainder|more|extra)\b[^.;]{0,30}\b(?:at the table|on the side"
     r"|alongside)\b",
     r"\bpass (?:the )?(?:rest|remaining|remainder)\b",
+    r"\bserve\b[^.;]*\b(?:rest of the|remaining|remainder of the) sauce\b",
 )
 """“Toss the pork with a cup of the sauce and serve the rest at the table.”"""
 MADE_RAW = any_of(

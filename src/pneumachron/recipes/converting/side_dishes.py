@@ -66,4 +66,6 @@ _LAYERS = any_of(
 )
 _LEAST_LAYERED = 2
 """Foods of another dish that a step puts together. Judgement."""
-_DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")
+_DUMPLINGS = any_of(
+    r"\b(?:mix|make|shape|roll|form|sit|drop|place|lay|arrange|nestle)\b[^.;]{0,20}\bdumplings?\b"
+)

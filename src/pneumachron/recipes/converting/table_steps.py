@@ -30,10 +30,37 @@ _CUT_UP = re.compile(r"\b(?:chopp|minc|ground|crush|grat|pick|strip|powder|fine)
 
 def _is_taken_out(work: Work, line: OutLine) -> bool:
     """Whole leaves, sticks, stalks and sachets gave their taste to the liquid; nobody eats them."""
-    if line.food.kind != "woody_herb" or line.when not in {"pot", "sear"}:
+    if line.when not in {"pot", "sear"}:
+        return False
+    if line.food.kind in _SOME_TAKEN_OUT and line.origin in _named_to_take_out(work):
+        return True  # “Remove the scotch bonnet without bursting it”
+    if line.food.kind != "woody_herb":
         return False
     raw = "" if line.origin is None else work.understood.ingredients[line.origin].line.raw
     return not _CUT_UP.search(raw)
+
+
+_SOME_TAKEN_OUT: frozenset[Kind] = frozenset({"chilli", "acid", "spice", "other_meat", "aromatic"})
+_OUT = any_of(
+    r"\b(?:remove|discard|(?:fish|take|lift|pick|pull) out)\b"
+    r"(?! (?:the )?(?:seeds?|stems?|skins?|fat)\b)[^.;]{3,80}"
+)
+_THEN = re.compile(
+    r",? (?:and|then|shred|pull|chop|slice) (?=\w+ ?(?:it|the|them|meat|pork|beef)\b)"
+)
+
+
+_MEAT = re.compile(r"\b(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b(?! of)", re.I)
+
+
+def _named_to_take_out(work: Work) -> frozenset[int]:
+    """Rows that the recipe takes out of the juice, by name, behind the long heat."""
+    main = work.understood.cooking.main
+    late = () if main is None else around(work.understood.said, *main)[1]
+    clauses = (_THEN.split(found[0])[0] for step in late for found in _OUT.finditer(step))
+    # “Remove the ribs” are no ribs of celery
+    named = (rows_named(work.understood, _MEAT.sub("", text)) for text in clauses)
+    return frozenset().union(*named)
 
 
 _FOR_DREDGING = re.compile(r"(?:\s+for\s| \+ |/\d).*", re.I)
@@ -96,6 +123,7 @@ def sauce(work: Work) -> OutStep | None:
     return OutStep("sauce", (*taken_out, say(juice), *said, say("salt_last")), (10.0, 25.0))
 
 
+_FRIED: frozenset[Kind] = frozenset({"tender_veg", "aromatic", "root", "fat"})
 _FRIES = any_of(r"\b(?:saut[eé]|fry|brown|roast|cook|sizzle)\b")
 
 
@@ -107,7 +135,8 @@ def _fried_apart(work: Work) -> frozenset[int]:
 def fried_in(work: Work, told: OwnWords) -> frozenset[int]:
     """Rows that a step behind the heat fries or cooks, in its own words."""
     texts = [] if told.before_heat else filter(_FRIES.search, sentences_in(told.text))
-    return frozenset().union(*(rows_named(work.understood, text) for text in texts))
+    named: frozenset[int] = frozenset().union(*(rows_named(work.understood, t) for t in texts))
+    return frozenset(row for row in named if work.understood.ingredients[row].kind in _FRIED)
 
 
 _STRAINED = any_of(
@@ -135,7 +164,7 @@ def _is_strained(work: Work) -> bool:
 def _is_eaten_in_it(work: Work, line: OutLine) -> bool:
     """Whether a line stays in the juice; an onion that went in whole only gave its taste to it."""
     if line.food.kind != "aromatic" or line.when == "sear":
-        return line.food.kind in _EATEN_IN_IT
+        return line.food.kind in _EATEN_IN_IT or line.food.words == "pepperoncini"
     raw = "" if line.origin is None else work.understood.ingredients[line.origin].line.raw
     return _IN_SMALL_PIECES.search(raw) is not None
 

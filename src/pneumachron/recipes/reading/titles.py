@@ -11,7 +11,7 @@ _SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
 _LABEL = re.compile(r"^(?:recipe(?: name| for)?|name|dish|title|q|question)\s*:\s+(?=\S)", re.I)
 SERVED = re.compile(
     r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
-    r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for)(?: \w+ for)? \d.{0,40}$",
+    r"|(?:[,;.]| [–-]|\s{3})\s+(?:serves|feeds|makes|for)(?: \w+ for)? \d.{0,40}$",
     re.I,
 )
 """“Plum ribs (serves 4)”, “Short ribs, serves 4 – 3 hours”."""

@@ -16,7 +16,9 @@ _LABELLED = re.compile(
     r"^\W{0,4}(?:(?:step )?1[.):]\s+)?(?P<label>ingredients"
     r"|(?:what )?you(?:[’']ll)? (?:need|want)|need|(?:what to )?buy"
     r"|shopping(?: list)?|zutaten|method|directions|instructions|what to do|zubereitung)"
-    r"\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
+    r"\*{0,2}\s*[:–]\*{0,2}\s+"
+    r"(?!(?:ca\.? )?\d[\d.,–-]{0,4} ?(?:min\w*|std|stunden?|h|hrs?|hours?)\b\.?\s*(?:$|[/|,;·]))"
+    r"(?P<rest>\S.*)$",
     re.I,
 )
 _WORKS = frozenset({"method", "directions", "instructions", "what to do", "zubereitung"})
@@ -35,8 +37,6 @@ MOST_ON_A_LINE = 60
 
 
 _EMPHASIZED_LABEL = re.compile(r"(?<![*\w])[*_]{1,2}([^*_\n:]{2,40}:)[*_]{1,2}(?=\s)")
-
-
 _GEAR = re.compile(GEAR, re.I)
 _LETTER = re.compile(r"^\s*\([A-Z]\)\s*(?P<rest>\S.*)$")
 

@@ -94,7 +94,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             rf"\breduc\w*\b[^.;]{{0,30}}\bglaze\b[^.;]{{0,30}}\b(turn|toss|roll|coat)\w* {_MEAT}\b",
             rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
-            r"\b(sticky|gloss\w*|coated|glazed)\b",
+            r"\b(sticky|gloss\w*|coated|glazed|shin[ey]\w*)\b",
             r"\b(reduc|boil|bubbl|cook)\w*\b[^.;]{0,40}\b(turn|toss|roll)ing "
             rf"{_MEAT}\b[^.;]{{0,40}}\b(gloss\w*|sticky|syrup\w*|glaz\w*)\b",
             r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*)\b",
