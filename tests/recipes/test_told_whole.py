@@ -79,6 +79,12 @@ from tests.text.words import words
         ("nackenbraten_mit_zeiten", "Salz, Pfeffer, Majoran, and Senf", "Fleisch mit Salz"),
         ("oven_pulled_vinegar_sauce", "shake the sauce ingredients in a jar", "Stir in apple"),
         ("short_ribs_remove_ribs", "Take out thyme, rosemary, and bay leaf", "celery ribs, thyme"),
+        ("neck_steaks_stock_and_marinade", "mustard, soy sauce, and garlic, in", ""),
+        ("pork_shoulder_fennel_white_beans", "cook fennel bulbs", "broiler"),
+        ("huli_reserved_sauce", "Simmer the reserved sauce with the cornstarch", "Thicken with"),
+        ("rib_sugo_rigatoni", "Take out bay leaves", "Italian sausages and bay"),
+        ("packer_log_by_the_hour", "little granulated garlic", "fire lit"),
+        ("tom_saap_ribs", "and toasted rice powder", "cook toasted rice powder"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:

@@ -210,7 +210,9 @@ _USED = any_of(
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
     r"\b(?:pour|tip|add)\b[^.;]{0,20}\bmarinade (?:and|with|plus) (?:the |enough )?"
-    r"(?:water|stock|broth|beer|wine)\b",
+    r"(?:water|stock|broth|beer|wine)\b"
+    r"|\b(?:pour|tip|add)\b[^.;]{0,24}\b(?:water|stock|broth|beer|wine) (?:and|with|plus) "
+    r"(?:the )?(?:reserved )?marinade\b",
     r"\b(?:vegetables|veg|wine|liquid|beer) (?:of|from) the marinade\b",
     r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
     r"\b(?:put|return|place|add|cook)\b[^.;]{0,20}\b(?:meat|pork|beef|ribs?) (?:with|and) "

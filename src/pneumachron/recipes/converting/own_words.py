@@ -269,7 +269,11 @@ _RESERVES = re.compile(
     re.I,
 )
 _USES_THE_RESERVED = any_of(
-    rf"\b(?:drizzle|pour|moisten|dress|toss|spoon|mix|stir)\b[^.;]*\breserved {_SOME_MIXTURE}\b"
+    rf"\b(?:drizzle|pour|moisten|dress|toss|spoon|mix|stir|simmer|boil|heat|warm"
+    rf"|thicken)\b[^.;]*\breserved {_SOME_MIXTURE}\b"
+)
+SIMMERS_THE_RESERVED = any_of(
+    rf"\b(?:simmer|boil|heat|thicken)\b[^.;]*\breserved {_SOME_MIXTURE}\b"
 )
 _RESERVED_RUB = any_of(
     r"\b(?:sprinkle|dust|shake|strew|coat|season)\b[^.;]*"

@@ -5,6 +5,7 @@ import re
 from pneumachron.core.planning.finish import afterwards, carving
 from pneumachron.core.planning.plan import is_pulled
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
+from pneumachron.recipes.converting.own_words import SIMMERS_THE_RESERVED
 from pneumachron.recipes.converting.parts import parts_apart, strewn_late
 from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
 from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
@@ -43,10 +44,11 @@ def _is_taken_out(work: Work, line: OutLine) -> bool:
 _SOME_TAKEN_OUT: frozenset[Kind] = frozenset({"chilli", "acid", "spice", "other_meat", "aromatic"})
 _OUT = any_of(
     r"\b(?:remove|discard|(?:fish|take|lift|pick|pull) out)\b"
-    r"(?! (?:the )?(?:seeds?|stems?|skins?|fat)\b)[^.;]{3,80}"
+    r"(?! (?:the )?(?:seeds?|stems?|skins?|fat)\b)"
 )
-_THEN = re.compile(
-    r",? (?:and|then|shred|pull|chop|slice) (?=\w+ ?(?:it|the|them|meat|pork|beef)\b)"
+_CLAUSES = re.compile(
+    r"[.;]|,? (?:and |then )?(?=(?:strip|slice|shred|pull|chop|cut|pick|return|put|stir|mash|skim"
+    r"|discard|remove|serve)\b)"
 )
 
 
@@ -57,7 +59,7 @@ def _named_to_take_out(work: Work) -> frozenset[int]:
     """Rows that the recipe takes out of the juice, by name, behind the long heat."""
     main = work.understood.cooking.main
     late = () if main is None else around(work.understood.said, *main)[1]
-    clauses = (_THEN.split(found[0])[0] for step in late for found in _OUT.finditer(step))
+    clauses = (text for step in late for text in _CLAUSES.split(step) if _OUT.search(text))
     # “Remove the ribs” are no ribs of celery
     named = (rows_named(work.understood, _MEAT.sub("", text)) for text in clauses)
     return frozenset().union(*named)
@@ -78,6 +80,12 @@ def sauce(work: Work) -> OutStep | None:
     """What becomes of the juice, and all that goes into it."""
     sweet = in_the_glaze(work)
     after = [line for line in work.of("after") if line not in sweet] + work.of("first_run")
+    # “Simmer the reserved sauce with the cornstarch”, in the recipe's own words
+    apart = {
+        row for each in work.kept if SIMMERS_THE_RESERVED.search(each.text)
+        for row in rows_named(work.understood, each.text)
+    }  # fmt: skip
+    after = [line for line in after if line.origin not in apart]
     slurry = [
         line for line in after
         if thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")

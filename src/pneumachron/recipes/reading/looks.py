@@ -263,7 +263,7 @@ _MEASURED_LAST = re.compile(
     re.I,
 )
 """“Tom paste 60g”: so much of it, whatever it is."""
-_AT_A_TIME = re.compile(r"\d{1,2}:[0-5]\d(?![\d:])")
+_AT_A_TIME = re.compile(r"\d{1,2}(?::[0-5]\d(?![\d:])|(?::[0-5]\d)? ?[ap]m\b)", re.I)
 """“2:45 wrap”, in a table of what is done when."""
 _HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)
 _BESIDE_IT = re.compile(r"^[^.;]{3,50} (?:on the side|alongside)[ .]*$", re.I)

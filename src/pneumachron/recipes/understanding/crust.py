@@ -184,8 +184,8 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 _THICKENED = any_of(r"\buncovered\b[^.;]*\bthicken\w*", r"\bthicken\w*\b[^.;]*\buncovered\b")
 _STIRRED_IN = any_of(
     r"\bstir in\b[^.;]*\buncovered\b",
-    r"\badd (?:the )?(?:apples?|pears?|beans|mushrooms|peas|potatoes|carrots|dumplings)\b[^.;]*"
-    r"\buncovered\b",
+    r"\badd (?:the )?(?:\w+ ){0,3}"
+    r"(?:apples?|pears?|beans|mushrooms|peas|potatoes|carrots|dumplings)\b[^.;]*\buncovered\b",
 )
 _BAKED = any_of(r"\bbake\b[^.;]{0,30}\d ?min", r"\bbake\b[^.;]{0,30}(?:@|\bat) \d{3}\b")
 _IN_A_DISH = any_of(
