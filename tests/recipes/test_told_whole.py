@@ -85,6 +85,8 @@ from tests.text.words import words
         ("rib_sugo_rigatoni", "Take out bay leaves", "Italian sausages and bay"),
         ("packer_log_by_the_hour", "little granulated garlic", "fire lit"),
         ("tom_saap_ribs", "and toasted rice powder", "cook toasted rice powder"),
+        ("rinderbrust_meerrettichsosse", "Serve with Meerrettichsoße", "Thicken with Mehl"),
+        ("jerk_shoulder_over_coals", "Stir the reserved paste with 2 tbsp honey", ""),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
@@ -95,3 +97,8 @@ def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None
 
 def test_a_lazy_bubble_in_hot_lard_is_no_oven() -> None:
     assert of("carnitas_lazy_bubble").understood.cooking.method == "simmer"
+
+
+def test_meat_that_is_covered_over_coals_is_in_no_oven() -> None:
+    """“Cook, covered, 4 hours, until 195 °F”: that of the meat was the oven's."""
+    assert of("jerk_shoulder_over_coals").understood.cooking.method == "grill"

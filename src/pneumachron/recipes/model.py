@@ -22,7 +22,8 @@ MAX_PARTS = 20
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
-    ("marinade", r"\bmarinades?\b|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
+    ("marinade", r"\b(?!trocken)\w*marinade[ns]?\b"
+                 r"|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
     ("rub", r"\b(rubs?|crust|seasoning|spice mix|spice blend|dry mix|(?:ge)?würzmischung"
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
@@ -38,7 +39,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
                r"|sandwich\w*|(?<!in a )bowls?"
                r"|chimichurri|pesto|\w*kren|\w*salat|\w*quark"
                r"|beilagen?|garnitur|wraps|assembly|to assemble|sides?)\b"),
-    ("sauce", r"\b(sauces?|so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),
+    ("sauce", r"\b(sauces?|\w*so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""
 

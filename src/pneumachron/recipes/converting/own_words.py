@@ -264,7 +264,8 @@ def kept_back(understood: Understood, themes: list[Theme], index: int) -> Iterat
 
 _SOME_MIXTURE = r"(?:mojo|marinade|sauce|dressing|mixture|mix|liquid|vinegar|mop|paste|chimichurri)"
 _RESERVES = re.compile(
-    r"\W*(?:reserve|set aside|keep back|hold back|save)\b[^.;]*\d[^.;]*"
+    r"\W*(?:keep|hold) back \d[^.;]*$"
+    r"|\W*(?:reserve|set aside|keep back|hold back|save)\b[^.;]*\d[^.;]*"
     rf"\b(?:{_SOME_MIXTURE}\b|for (?:serving|later|the end|the table))",
     re.I,
 )

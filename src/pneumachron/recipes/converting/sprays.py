@@ -8,7 +8,8 @@ from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
-SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b",
+SPRAYED = any_of(r"\bsprit?z(?!er (?:zitron|limett|essig|tabasco|wein))",
+                 r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b",
                  r"\b(?:to|for(?: the)?) spray(?:ing)?\b", r"\bspray (?:hourly|every|once)\b",
                  r"\bspraying (?:it |them |the \w+ )?(?:with|every|each)\b"
                  r"(?![^.;]{0,20}\b(?:oil|non-?stick|cooking spray)\b)",

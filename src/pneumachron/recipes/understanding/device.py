@@ -285,7 +285,7 @@ def _wrapped_for_longer(recipe: Recipe) -> bool:
     told = [text for step in recipe.steps for text in sentences_in(step)]
     wrapped = [
         text for text in told
-        if LID.search(text) and temperatures_in(text) and not _GRILL.search(text)
+        if LID.search(text) and heat_named_c(text) is not None and not _GRILL.search(text)
     ]  # fmt: skip
     coals_s = _longest_s(text for text in told if _GRILL.search(text))
     return _longest_s(wrapped) >= max(LONG_S, 2.0 * coals_s)
