@@ -2,6 +2,7 @@
 
 import pytest
 
+from pneumachron.recipes.writing.day import extra_work
 from tests.recipes.test_usual_cards import of
 from tests.text.words import words
 
@@ -102,3 +103,19 @@ def test_a_lazy_bubble_in_hot_lard_is_no_oven() -> None:
 def test_meat_that_is_covered_over_coals_is_in_no_oven() -> None:
     """“Cook, covered, 4 hours, until 195 °F”: that of the meat was the oven's."""
     assert of("jerk_shoulder_over_coals").understood.cooking.method == "grill"
+
+
+@pytest.mark.parametrize(
+    ("voice", "work", "when"),
+    [
+        # all of it was done while the meat is under pressure, serving too
+        ("galbijjim_boiled_first", "Boil ribs in a large pot", "before_pot"),
+        ("brisket_bowl_of_red", "Toast the chiles", "before_pot"),
+        ("gas_grill_maple_mustard", "Meanwhile, boil the glaze", "beside"),
+        ("pulled_pork_under_mash", "Spoon into a baking dish", "at_end"),
+        ("brisket_bowl_of_red", "Serve with onion", "at_end"),
+    ],
+)
+def test_when_the_day_does_what_keeps_its_own_words(voice: str, work: str, when: str) -> None:
+    found = {extra.title: extra.when for extra in extra_work(of(voice))}
+    assert [each for title, each in found.items() if title.startswith(work)] == [when]

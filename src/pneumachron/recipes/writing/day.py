@@ -20,12 +20,35 @@ MAX_TITLE = 120
 
 def extra_work(done: Converted) -> tuple[Extra, ...]:
     """Sides in a run of their own, and the steps that none of ours does."""
-    own = [str(step.said[0].params["own"]) for step in done.steps if step.kind == "own_words"]
+    own = [
+        (place, str(step.said[0].params["own"])) for place, step in enumerate(done.steps)
+        if step.kind == "own_words"
+    ]  # fmt: skip
+    kinds = [step.kind for step in done.steps]
+    poured, carved = kinds.index("pot"), kinds.index("carve")
     found = [
         *_own_run(done),
-        *(_own_words(text) for text in own if not _ONLY_SAYS.match(text)),
-    ]
+        *(
+            _own_words(text, _when(text, early=place < poured, last=place > carved))
+            for place, text in own if not _ONLY_SAYS.match(text)
+        ),
+    ]  # fmt: skip
     return tuple(found[:MAX_EXTRAS])
+
+
+def _when(text: str, *, early: bool, last: bool) -> ExtraWhen:
+    """Before the cooker, beside it, or with the cooked meat; a glaze is made meanwhile."""
+    if early:
+        return "before_pot"
+    return "at_end" if last or _WITH_THE_COOKED.search(text) else "beside"
+
+
+_WITH_THE_COOKED = re.compile(
+    r"\b(?:shred|slice|pull|pile|carve|reheat|return|serve|scatter|chop the meat)\b"
+    r"|\b(?:baking|pie|gratin|casserole) dish\b|\bdumplings on top\b|\breserved\b",
+    re.I,
+)
+"""What needs the meat or its juice: it cannot be done while that is under pressure."""
 
 
 _ONLY_SAYS = re.compile(
@@ -92,10 +115,10 @@ def _names(lines: list[OutLine]) -> str:
     return _short(", ".join(dict.fromkeys(line.name for line in lines)))
 
 
-def _own_words(text: str) -> Extra:
+def _own_words(text: str, when: ExtraWhen) -> Extra:
     spans = durations_in(text)
     minutes = max((span.high_s for span in spans), default=60.0 * MIXING_MIN) / 60.0
-    return Extra(_short(text), min(max(minutes, 1.0), 600.0), "beside")
+    return Extra(_short(text), min(max(minutes, 1.0), 600.0), when)
 
 
 def _short(text: str) -> str:
