@@ -1,6 +1,7 @@
 """Our steps from the open lid to the table: the sauce, the finish, the knife."""
 
 import re
+from collections.abc import Set
 
 from pneumachron.core.planning.finish import afterwards, carving
 from pneumachron.core.planning.plan import is_pulled
@@ -29,11 +30,11 @@ def in_the_glaze(work: Work) -> list[OutLine]:
 _CUT_UP = re.compile(r"\b(?:chopp|minc|ground|crush|grat|pick|strip|powder|fine)", re.I)
 
 
-def _is_taken_out(work: Work, line: OutLine) -> bool:
+def _is_taken_out(work: Work, line: OutLine, named: Set[int]) -> bool:
     """Whole leaves, sticks, stalks and sachets gave their taste to the liquid; nobody eats them."""
     if line.when not in {"pot", "sear"}:
         return False
-    if line.food.kind in _SOME_TAKEN_OUT and line.origin in _named_to_take_out(work):
+    if line.food.kind in _SOME_TAKEN_OUT and line.origin in named:
         return True  # “Remove the scotch bonnet without bursting it”
     if line.food.kind != "woody_herb":
         return False
@@ -121,7 +122,8 @@ def sauce(work: Work) -> OutStep | None:
         ("dairy_last", milk),
     )
     said = [say(code, names=listed(names)) for code, names in stages if names]
-    out = listed(line.name for line in work.lines if _is_taken_out(work, line))
+    named_out = _named_to_take_out(work)
+    out = listed(line.name for line in work.lines if _is_taken_out(work, line, named_out))
     taken_out = (say("fish_out", names=out),) if out else ()
     if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
         return OutStep("sauce", (*taken_out, *said), (2.0, 5.0)) if taken_out or said else None
@@ -205,7 +207,7 @@ def finish(work: Work) -> OutStep | None:
     strewn = strewn_late(work.understood)
     dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
     glaze = listed(
-        made.get(line.origin or 0, line.name) for line in late
+        made.get(-1 if line.origin is None else line.origin, line.name) for line in late
         if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
     )  # fmt: skip
     dredge = listed(line.name for line in late if kind == "pan" and thickens(line.food))
