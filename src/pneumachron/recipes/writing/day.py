@@ -118,7 +118,7 @@ def _names(lines: list[OutLine]) -> str:
 def _own_words(text: str, when: ExtraWhen) -> Extra:
     spans = durations_in(text)
     minutes = max((span.high_s for span in spans), default=60.0 * MIXING_MIN) / 60.0
-    return Extra(_short(text), min(max(minutes, 1.0), 600.0), when)
+    return Extra(_short(text.rstrip(" .;")), min(max(minutes, 1.0), 600.0), when)
 
 
 def _short(text: str) -> str:
