@@ -182,12 +182,26 @@ BROUGHT = Brought(
 def test_what_recipe_and_day_bring_along_has_its_place() -> None:
     # common practice: what the pot waits for first, cold work while it heats, a side's own run
     # while the meat rests
-    kinds = [step.step_id for step in fold(BARE, [], BROUGHT).steps]
+    soaked = Extra("Soak the ribs", 60, "before_rub")
+    brought = replace(BROUGHT, work=(*BROUGHT.work, soaked))
+    kinds = [step.step_id for step in fold(BARE, [], brought).steps]
     assert kinds == [
-        "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1", "come_up",
-        "hold", "release", "open", "judge", "rest", "side2load",
+        "extra3", "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1",
+        "come_up", "hold", "release", "open", "judge", "rest", "side2load",
         "side2lid", "side2up", "side2hold", "side2", "carve", "keep", "write_down",
     ]  # fmt: skip
+
+
+def test_pulled_meat_is_crisped_in_the_order_of_its_recipe() -> None:
+    """Common practice: carnitas are pulled and spread out first, a barked shoulder is not."""
+    shoulder = cook_request(load("shoulder_boneless", 1.5, 0.08, 1), texture="falls")
+    plan = cook_plan(make_plan(shoulder), "broiler")
+    first = [step.step_id for step in cook_steps(plan, Brought(pulled_first=True))]
+    assert first[first.index("pull") :] == ["pull", "finish", "carve", "keep", "write_down"]
+    whole = [step.step_id for step in cook_steps(plan)]
+    assert (whole.index("finish") < whole.index("carve"), "pull" in whole) == (True, False)
+    no_crust = cook_plan(make_plan(shoulder), "none")
+    assert cook_steps(no_crust, Brought(pulled_first=True)) == cook_steps(no_crust)
 
 
 def test_what_is_done_with_the_raw_meat_and_the_juice() -> None:

@@ -41,7 +41,9 @@ STEP_OF = {
 """Phases of a plan, and the steps that are them."""
 MILD: Marinade = "mild"
 STRONG: Marinade = "strong_acid"
-PLACES: tuple[ExtraWhen, ...] = ("before_pot", "first_run", "beside", "own_run", "at_end")
+PLACES: tuple[ExtraWhen, ...] = (
+    "before_rub", "before_pot", "first_run", "beside", "own_run", "at_end",
+)  # fmt: skip
 ORDER = (
     "thaw", "part", "trim", "season", "rub", "marinate", "temper", "sear", "deglaze", "pour",
     "load", "lid", "set", "come_up", "hold", "open", "judge", "bag", "cool", "chill", "freeze",
@@ -101,6 +103,7 @@ def drawn(rng: random.Random, number: int) -> Dish:
         sauce_m3=rng.choice((None, 1.2e-4, 4.8e-4)),
         rubbed=rng.random() < 0.2,
         crackling=rng.random() < 0.2,
+        pulled_first=rng.random() < 0.3,
         marinade=rng.choice((None, None, MILD, STRONG)),
         fat_m=rng.choice((None, None, 0.006)),
         sear_s=rng.choice((None, None, 0.0, 300.0)),

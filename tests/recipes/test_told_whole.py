@@ -110,7 +110,9 @@ def test_meat_that_is_covered_over_coals_is_in_no_oven() -> None:
     [
         # all of it was done while the meat is under pressure, serving too
         ("galbijjim_boiled_first", "Boil ribs in a large pot", "before_pot"),
-        ("brisket_bowl_of_red", "Toast the chiles", "before_pot"),
+        ("brisket_bowl_of_red", "Toast the chiles", "before_rub"),
+        ("galbi_jjim_in_cells", "Soak the ribs", "before_pot"),
+        ("mojo_reserved_for_serving", "Reserve", "before_rub"),
         ("gas_grill_maple_mustard", "Meanwhile, boil the glaze", "beside"),
         ("pulled_pork_under_mash", "Spoon into a baking dish", "at_end"),
         ("brisket_bowl_of_red", "Serve with onion", "at_end"),
@@ -119,3 +121,17 @@ def test_meat_that_is_covered_over_coals_is_in_no_oven() -> None:
 def test_when_the_day_does_what_keeps_its_own_words(voice: str, work: str, when: str) -> None:
     found = {extra.title: extra.when for extra in extra_work(of(voice))}
     assert [each for title, each in found.items() if title.startswith(work)] == [when]
+
+
+@pytest.mark.parametrize(
+    ("voice", "first"),
+    [
+        ("carnitas_under_the_broiler", True),
+        ("carnitas_served_with", True),
+        ("overnight_what_you_will_do", False),
+        ("pulled_pork_each_so_much", False),
+    ],
+)
+def test_pulled_before_its_crust_or_after_it(voice: str, first: bool) -> None:
+    kinds = {step.kind: words(step) for step in of(voice).steps}
+    assert ("Pull it apart" in kinds["finish"], "Pull it" in kinds["carve"]) == (first, not first)

@@ -185,6 +185,7 @@ export interface Begin {
   rubbed?: boolean;
   rub_min?: Exclude<BeginIn["rub_min"], undefined>;
   crackling?: boolean;
+  pulled_first?: boolean;
   marinade?: Exclude<BeginIn["marinade"], undefined>;
   marinate_min?: Exclude<BeginIn["marinate_min"], undefined>;
   fat_mm?: number | null;
@@ -195,7 +196,17 @@ export interface Begin {
 }
 
 const AS_USUAL: Required<
-  Pick<Begin, "extras" | "sauce" | "ahead" | "from_freezer" | "rubbed" | "crackling" | "leftovers">
+  Pick<
+    Begin,
+    | "extras"
+    | "sauce"
+    | "ahead"
+    | "from_freezer"
+    | "rubbed"
+    | "crackling"
+    | "pulled_first"
+    | "leftovers"
+  >
 > = {
   extras: [],
   sauce: "half",
@@ -203,6 +214,7 @@ const AS_USUAL: Required<
   from_freezer: false,
   rubbed: false,
   crackling: false,
+  pulled_first: false,
   leftovers: "chill",
 };
 

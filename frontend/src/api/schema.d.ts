@@ -1992,6 +1992,12 @@ export interface components {
              * @default false
              */
             crackling: boolean;
+            /**
+             * Pulled First
+             * @description what is pulled is crisped after it
+             * @default false
+             */
+            pulled_first: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -2385,6 +2391,11 @@ export interface components {
              * @description its rind is roasted crisp on its own
              */
             crackling: boolean;
+            /**
+             * Pulled First
+             * @description what is pulled is crisped after it
+             */
+            pulled_first: boolean;
             /**
              * Sear Min
              * @description of each batch, both sides; 0: not seared; none: as the cut is
@@ -2988,6 +2999,12 @@ export interface components {
              * @default false
              */
             crackling: boolean;
+            /**
+             * Pulled First
+             * @description what is pulled is crisped after it
+             * @default false
+             */
+            pulled_first: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -3291,7 +3308,7 @@ export interface components {
              * When
              * @enum {string}
              */
-            when: "before_pot" | "first_run" | "beside" | "own_run" | "at_end";
+            when: "before_rub" | "before_pot" | "first_run" | "beside" | "own_run" | "at_end";
         };
         /**
          * FaultsIn

@@ -129,6 +129,7 @@ type FromRecipe = Pick<
   | "rubbed"
   | "rub_min"
   | "crackling"
+  | "pulled_first"
   | "sear_min"
   | "extras"
   | "lines"
@@ -149,6 +150,7 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     rubbed: recipe?.rubbed ?? false,
     rub_min: recipe?.rub_min ?? null,
     crackling: recipe?.crackling ?? false,
+    pulled_first: recipe?.pulled_first ?? false,
     sear_min: recipe?.sear_min ?? null,
     ahead: "today",
     marinade: recipe?.marinade ?? null,

@@ -12,6 +12,7 @@ interface Props {
   rubbed?: boolean;
   rubMin?: Begin["rub_min"];
   crackling?: boolean;
+  pulledFirst?: boolean;
   searMin?: number | null;
   marinade?: Marinade | null;
   marinateMin?: Begin["marinate_min"];
@@ -26,6 +27,7 @@ export function CookNow(props: Props) {
     rubbed = false,
     rubMin = null,
     crackling = false,
+    pulledFirst = false,
     searMin = null,
     marinateMin = null,
   } = props;
@@ -47,6 +49,7 @@ export function CookNow(props: Props) {
               rubbed,
               rub_min: rubMin,
               crackling,
+              pulled_first: pulledFirst,
               sear_min: searMin,
               marinade,
               marinate_min: marinateMin,

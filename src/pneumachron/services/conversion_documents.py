@@ -125,6 +125,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
         "rubbed": rub_min(done) is not None,
         "rub_min": rub_min(done),
         "crackling": has_rind(done.understood),
+        "pulled_first": done.understood.crust.pulled_first,
         "sear_min": sear_min(done),
         "extras": [asdict(extra) for extra in extra_work(done)],
     }

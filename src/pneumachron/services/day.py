@@ -48,6 +48,7 @@ class DishInputs:
     rubbed: bool = False
     rub_min: Sequence[float] | None = None
     crackling: bool = False
+    pulled_first: bool = False
     marinade: Marinade | None = None
     marinate_min: Sequence[float] | None = None
     fat_mm: int | None = None
@@ -164,6 +165,7 @@ def _dish(item: DishInputs, request: CookRequest, table: datetime) -> Dish:
         rubbed=item.rubbed,
         rub_s=span_s(item.rub_min),
         crackling=item.crackling,
+        pulled_first=item.pulled_first,
         marinade=item.marinade,
         marinate_s=span_s(item.marinate_min),
         fat_m=None if item.fat_mm is None else item.fat_mm / 1000.0,

@@ -101,6 +101,7 @@ export function Result({ converted, request, units, title }: Props) {
               rubbed={converted.rubbed}
               rubMin={converted.rub_min}
               crackling={converted.crackling}
+              pulledFirst={converted.pulled_first}
               searMin={converted.sear_min}
               marinade={converted.marinade}
               marinateMin={converted.marinate_min}

@@ -303,6 +303,7 @@ const BROUGHT = [
   "rubbed",
   "rub_min",
   "crackling",
+  "pulled_first",
   "marinade",
   "marinate_min",
   "fat_mm",
@@ -336,6 +337,7 @@ const sauces = () => [
 ];
 
 const whenWords = (): Record<NonNullable<DishOfDay["extras"]>[number]["when"], string> => ({
+  before_rub: say("schedule-before-it-is-seasoned"),
   before_pot: say("schedule-before-the-cooker"),
   first_run: say("schedule-cook-first"),
   beside: say("schedule-to-serve"),
@@ -350,7 +352,7 @@ const OWN_MINUTES = 5;
 function AddExtra({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
   const [title, setTitle] = useState("");
   const [minutes, setMinutes] = useState<number | null>(null);
-  const [when, setWhen] = useState<"before_pot" | "beside" | "at_end">("at_end");
+  const [when, setWhen] = useState<"before_rub" | "before_pot" | "beside" | "at_end">("at_end");
   const extras = dish.extras ?? [];
   const known = extras.some((extra) => extra.title === title.trim() && extra.when === when);
   const words = whenWords();
@@ -391,6 +393,7 @@ function AddExtra({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
           onChange={(event) => setWhen(event.target.value as typeof when)}
           className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
         >
+          <option value="before_rub">{words.before_rub}</option>
           <option value="before_pot">{words.before_pot}</option>
           <option value="beside">{say("schedule-while-it-cooks")}</option>
           <option value="at_end">{words.at_end}</option>

@@ -81,6 +81,7 @@ schedule-add-this-step = Add this step
 schedule-cooking-now = cooking now
 schedule-start-cooking = Start cooking
 schedule-cook-now = cook { $title } now
+schedule-before-it-is-seasoned = before it is seasoned
 schedule-before-the-cooker = before the cooker
 schedule-to-serve = to serve
 schedule-cook-separately = cook separately

@@ -280,6 +280,7 @@ class BroughtIn(StrictModel):
     rubbed: bool = False
     rub_s: ColdSpan | None = None
     crackling: bool = False
+    pulled_first: bool = False
     marinade: Marinade | None = None
     marinate_s: ColdSpan | None = None
     fat_m: Annotated[float | None, Field(ge=0, le=0.03)] = None

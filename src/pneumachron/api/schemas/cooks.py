@@ -15,6 +15,7 @@ from pneumachron.api.schemas.recipe_card import (
     ExtraIn,
     FatLeft,
     Leftovers,
+    PulledFirst,
     RecipeCard,
     Sauce,
     SauceMl,
@@ -59,6 +60,7 @@ class BeginIn(StrictModel):
     )
     rub_min: SpanMinutes = None
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
+    pulled_first: PulledFirst = False
     marinade: Marinade | None = None
     marinate_min: SpanMinutes = None
     fat_mm: FatLeft = None
@@ -79,6 +81,7 @@ class BeginIn(StrictModel):
             rubbed=self.rubbed,
             rub_s=span_s(self.rub_min),
             crackling=self.crackling,
+            pulled_first=self.pulled_first,
             marinade=self.marinade,
             marinate_s=span_s(self.marinate_min),
             fat_m=None if self.fat_mm is None else self.fat_mm / 1000.0,

@@ -14,6 +14,7 @@ from pneumachron.api.schemas.recipe_card import (
     ExtraIn,
     FatLeft,
     Leftovers,
+    PulledFirst,
     RecipeCard,
     Sauce,
     SauceMl,
@@ -54,6 +55,7 @@ class DishIn(StrictModel):
     )
     rub_min: SpanMinutes = None
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
+    pulled_first: PulledFirst = False
     marinade: Marinade | None = None
     marinate_min: SpanMinutes = None
     fat_mm: FatLeft = None
@@ -79,6 +81,7 @@ class DishIn(StrictModel):
             rubbed=self.rubbed,
             rub_min=self.rub_min,
             crackling=self.crackling,
+            pulled_first=self.pulled_first,
             marinade=self.marinade,
             marinate_min=self.marinate_min,
             fat_mm=self.fat_mm,

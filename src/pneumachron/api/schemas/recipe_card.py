@@ -53,6 +53,8 @@ def in_order(span: list[float]) -> list[float]:
 
 
 _Soaked = Annotated[float, Field(ge=1, le=LONGEST_S["beef"] / 60.0)]
+PulledFirst = Annotated[bool, Field(description="what is pulled is crisped after it")]
+
 SpanMinutes = Annotated[
     Annotated[list[_Soaked], Field(min_length=2, max_length=2), AfterValidator(in_order)] | None,
     Field(description="from and to, as the recipe has it; none: as is usual"),

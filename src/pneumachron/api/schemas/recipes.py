@@ -7,7 +7,7 @@ from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Id, MeasureText, Shown, StrictModel
 from pneumachron.api.schemas.cook_request import LiquidStyleName, PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn, SearMinutes, SpanMinutes
+from pneumachron.api.schemas.recipe_card import ExtraIn, PulledFirst, SearMinutes, SpanMinutes
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
@@ -332,6 +332,7 @@ class ConvertedOut(StrictModel):
     rubbed: Annotated[bool, Field(description="the rub stays on, overnight or for `rub_min`")]
     rub_min: SpanMinutes
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")]
+    pulled_first: PulledFirst
     sear_min: SearMinutes
     extras: Annotated[
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="other work, for the day")

@@ -154,6 +154,8 @@ class Brought:
     """As long as the recipe has it, from and to."""
     crackling: bool = False
     """The rind comes off before the cooker, and is roasted crisp."""
+    pulled_first: bool = False
+    """What is pulled is pulled before it is crisped, so that every shred has an edge."""
     marinade: Marinade | None = None
     marinate_s: tuple[float, float] | None = None
     """In it as long as the recipe has it, from and to; None: as is usual."""

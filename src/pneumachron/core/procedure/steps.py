@@ -9,7 +9,7 @@ from collections.abc import Sequence
 
 from pneumachron.core.procedure.before_lid import extra_steps, load_steps, raw_steps
 from pneumachron.core.procedure.cook_plan import CookPlan
-from pneumachron.core.procedure.step import Brought, Step
+from pneumachron.core.procedure.step import Brought, Step, StepKind
 from pneumachron.core.procedure.to_table import (
     carve_steps,
     cold_carve_steps,
@@ -35,6 +35,8 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
         raw_steps(plan.request, plan.numbers.thickness_m, brought),
         load_steps(plan, brought),
     )
+    thawed = next(at for at, step in enumerate(raw) if step.kind not in _FROM_THE_FREEZER)
+    raw = (*raw[:thawed], *extra_steps(brought, "before_rub"), *raw[thawed:])
     run = run_steps(plan, plan.hold_min)
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
     sides, last = extra_steps(brought, "own_run"), extra_steps(brought, "at_end")
@@ -44,12 +46,13 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     hot, rind = rind_oven_steps(brought), crackling_steps(brought)
     after = (
         (*rind, *lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought),
-         *crust_steps(plan, brought), *last, *carve_steps(plan))
+         *crust_steps(plan, brought), *last, *carve_steps(plan, brought))
         if brought.ahead == "today"
         else (*cool_steps(plan, brought.ahead), *hot, *rind, *sides,
               *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
-              *reheat_steps(plan), *crust_steps(plan, brought), *last, *cold_carve_steps(plan))
+              *reheat_steps(plan), *crust_steps(plan, brought), *last,
+              *cold_carve_steps(plan, brought))
     )  # fmt: skip
     cooked = (*run[started:], *batch_steps(plan, brought))
     lit_early = (
@@ -64,6 +67,9 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
         *run[:started], *extra_steps(brought, "beside"), *cooked,
         *after, *last_steps(plan, brought),
     )  # fmt: skip
+
+
+_FROM_THE_FREEZER: frozenset[StepKind] = frozenset({"fetch", "thaw"})
 
 
 def _last_let_go(steps: Sequence[Step]) -> int:

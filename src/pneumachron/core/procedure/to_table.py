@@ -41,7 +41,7 @@ SIMMER_S, THICKEN_S = 300.0, 180.0
 
 EMPTY_S = 180.0
 """The inner pot emptied, wiped dry, and the meat put back. Common practice."""
-SKIM_S, CARVE_S, WRITE_S = 300.0, 300.0, 120.0
+SKIM_S, CARVE_S, SERVE_S, WRITE_S = 300.0, 300.0, 120.0, 120.0
 """Hands, likely. Common practice."""
 KEEP_S = (600.0, 900.0, 1800.0)
 """Bagging and layering what is left. Common practice."""
@@ -166,6 +166,7 @@ def crust_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     # what stands wet in the cooker steams, and does not crisp
     emptied = (Step("empty", "empty", EMPTY_S, pot=True),) if crisps else ()
     return (
+        *pulled_first_steps(plan, brought),
         *emptied,
         Step("finish", "finish", (crust.total_low_s + crust.total_high_s) / 2,
              pot=place is None, needs=() if place is None else (place,),
@@ -177,8 +178,20 @@ def crust_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     )  # fmt: skip
 
 
-def carve_steps(plan: CookPlan, *, cold: bool = False) -> tuple[Step, ...]:
+def pulled_first_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
+    """Pulled and spread out before the crust; nothing where it is sliced, or has no crust."""
+    crust = plan.numbers.crust
+    if not (brought.pulled_first and plan.numbers.pulled) or crust is None or is_glazed(plan):
+        return ()
+    return (Step("pull", "slice", CARVE_S, work="pull_first"),)
+
+
+def carve_steps(
+    plan: CookPlan, brought: Brought | None = None, *, cold: bool = False
+) -> tuple[Step, ...]:
     """Cut or pulled, and served."""
+    if pulled_first_steps(plan, brought or Brought()):
+        return (Step("carve", "carve", SERVE_S, work="serve_crisped"),)
     pulled = plan.numbers.pulled
     params = carving_params(plan.request.load, pulled=pulled, cold=cold)
     return (Step("carve", "carve", CARVE_S, work="pull" if pulled else "carve", params=params),)
@@ -236,10 +249,10 @@ def reheat_steps(plan: CookPlan) -> tuple[Step, ...]:
     return (slices, heat) if cold else (heat,)
 
 
-def cold_carve_steps(plan: CookPlan) -> tuple[Step, ...]:
+def cold_carve_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ...]:
     """What was not sliced cold is cut or pulled once it is hot."""
     sliced = plan.numbers.crust is None and _is_sliced(plan)
-    return () if sliced else carve_steps(plan)
+    return () if sliced else carve_steps(plan, brought)
 
 
 def _is_sliced(plan: CookPlan) -> bool:

@@ -34,7 +34,8 @@ def day_blocks(dishes: Sequence[Dish], *, shop: bool = False) -> tuple[Block, ..
         except RequestError as error:
             raise error.at_entry(index) from None
         if not dish.from_freezer:
-            kinds[blocks[0].block_id] = dish.request.load.pieces[0].cut.kind
+            kind = dish.request.load.pieces[0].cut.kind
+            kinds |= dict.fromkeys((blocks[0].block_id, *prep.before_the_knife(dish)), kind)
         found += blocks
     return prep.shopping(found, kinds) if shop else tuple(found)
 

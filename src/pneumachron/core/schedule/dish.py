@@ -41,6 +41,8 @@ class Dish:
     """As long as the recipe has it, from and to."""
     crackling: bool = False
     """The rind comes off before the cooker, and is roasted crisp."""
+    pulled_first: bool = False
+    """What is pulled is pulled before it is crisped."""
     marinade: Marinade | None = None
     marinate_s: tuple[float, float] | None = None
     """In it as long as the recipe has it, from and to; None: as is usual."""
@@ -69,6 +71,7 @@ def brought(dish: Dish) -> Brought:
         rubbed=dish.rubbed,
         rub_s=dish.rub_s,
         crackling=dish.crackling,
+        pulled_first=dish.pulled_first,
         marinade=dish.marinade,
         marinate_s=dish.marinate_s,
         fat_m=dish.fat_m,

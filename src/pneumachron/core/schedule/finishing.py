@@ -57,7 +57,7 @@ def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
     found += crust(dish, cook, before_knife)
     if len(found) > 1 and found[-1].block_id == block_id(dish, "finish"):
         before_knife = Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "crust")
-    found.append(carve(dish, carve_steps(cook), before_knife))
+    found.append(carve(dish, carve_steps(cook, brought(dish)), before_knife))
     return found
 
 

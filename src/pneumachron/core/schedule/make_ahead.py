@@ -6,13 +6,12 @@ from pneumachron.core.procedure.step import Step
 from pneumachron.core.procedure.to_table import (
     CHILL_LEAST_S,
     CHILL_MOST_S,
-    carve_steps,
     cold_carve_steps,
     cool_steps,
     preheat_oven_steps,
     reheat_steps,
 )
-from pneumachron.core.schedule.dish import Dish, block_id, stretch
+from pneumachron.core.schedule.dish import Dish, block_id, brought, stretch
 from pneumachron.core.schedule.finishing import (
     CARVED_KEEPS_S,
     all_of,
@@ -64,7 +63,7 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
         cold = Wait(found[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed_cooked")
     hot = reheat_steps(cook)
     oven, waits = preheated(dish, preheat_oven_steps(cook))
-    knife = cold_carve_steps(cook)
+    knife = cold_carve_steps(cook, brought(dish))
     reheat = Block(
         block_id(dish, "reheat"),
         dish.title,
@@ -79,7 +78,7 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
         after = Wait(crusted[-1].block_id, 0.0, CARVED_KEEPS_S, "crust")
     found += crusted
     if knife:
-        found.append(carve(dish, carve_steps(cook), after))
+        found.append(carve(dish, knife, after))
     last = "carve" if knife else "reheat"
     found += at_end(dish, reheat.block_id)
     return [*found, *own_runs(dish, last_run), kept(dish, plans, last)]

@@ -72,9 +72,7 @@ def thaw(dish: Dish) -> Block:
 
 def trim(dish: Dish, plan: Plan) -> Block:
     """Trim, portion and season; a whole brisket is parted first."""
-    waits: tuple[Wait, ...] = ()
-    if dish.from_freezer:
-        waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
+    waits = (*_thawed(dish), *extra_waits(dish, ("before_rub",)))
     thick = plan.outcomes[0].piece.thickness_m
     trimmed = "season_trimmed" if dish.fat_m is not None else ""
     work = [segment("season", TRIM_S, "hands", work=trimmed, thickness_m=thick)]
@@ -85,6 +83,12 @@ def trim(dish: Dish, plan: Plan) -> Block:
     if dish.parted or dish.request.parted:
         work.insert(0, _raw(dish, "part"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
+
+
+def _thawed(dish: Dish) -> tuple[Wait, ...]:
+    """What is done with meat from the freezer waits for it to be thawed."""
+    wait = Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed")
+    return (wait,) if dish.from_freezer else ()
 
 
 def in_the_cold(dish: Dish) -> Iterator[Block]:
@@ -121,8 +125,14 @@ def extras(dish: Dish) -> Iterator[Block]:
             block_id(dish, f"extra{number}"),
             dish.title,
             (segment("extra", span, "hands", work=f"extra_{extra.when}", own=extra.title),),
-            to_table_s=None if extra.when == "before_pot" else EXTRA_KEEPS_S,
+            _thawed(dish) if extra.when == "before_rub" else (),
+            to_table_s=None if extra.when in _BEFORE else EXTRA_KEEPS_S,
         )
+
+
+def before_the_knife(dish: Dish) -> tuple[str, ...]:
+    """Blocks of work on the meat before it is trimmed: ribs that are soaked."""
+    return tuple(wait.block_id for wait in extra_waits(dish, ("before_rub",)))
 
 
 SIDE_KINDS = ("load", "lid_check", "come_up", "hold", "venting")
@@ -139,20 +149,26 @@ def side_block(dish: Dish, number: int, extra: Extra) -> Block:
     )
 
 
-def extra_waits(dish: Dish) -> tuple[Wait, ...]:
-    """What of it the pot waits for."""
+def extra_waits(
+    dish: Dish, when: Sequence[ExtraWhen] = ("before_pot", "first_run")
+) -> tuple[Wait, ...]:
+    """What of it the pot waits for, or the knife that trims."""
     return tuple(
         Wait(block_id(dish, f"{_BEFORE[extra.when]}{number}"), 0.0, _KEEPS_S[extra.when], "extra")
         for number, extra in enumerate(dish.extras)
-        if extra.when in _BEFORE
+        if extra.when in when
     )
 
 
 PULSES_KEEP_S = 1800.0
 """Cooked pulses stand out for two hours at most: soon after them the meat goes in. USDA, from
 memory."""
-_BEFORE: dict[ExtraWhen, str] = {"before_pot": "extra", "first_run": SIDE_ID}
-_KEEPS_S: dict[ExtraWhen, float] = {"before_pot": EXTRA_KEEPS_S, "first_run": PULSES_KEEP_S}
+_BEFORE: dict[ExtraWhen, str] = {
+    "before_rub": "extra", "before_pot": "extra", "first_run": SIDE_ID,
+}  # fmt: skip
+_KEEPS_S: dict[ExtraWhen, float] = {
+    "before_rub": EXTRA_KEEPS_S, "before_pot": EXTRA_KEEPS_S, "first_run": PULSES_KEEP_S,
+}  # fmt: skip
 
 
 def raw_waits(dish: Dish) -> tuple[Wait, ...]:

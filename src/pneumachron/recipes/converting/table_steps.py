@@ -5,6 +5,9 @@ from collections.abc import Set
 
 from pneumachron.core.planning.finish import afterwards, carving
 from pneumachron.core.planning.plan import is_pulled
+from pneumachron.core.procedure.cook_plan import CookPlan, cook_plan
+from pneumachron.core.procedure.step import Brought
+from pneumachron.core.procedure.to_table import carve_steps, pulled_first_steps
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.own_words import SIMMERS_THE_RESERVED
 from pneumachron.recipes.converting.parts import parts_apart, strewn_late
@@ -235,7 +238,17 @@ def finish(work: Work) -> OutStep | None:
         said.append(say("strew_sugar" if sugar else "glaze", names=glaze))
     first = (("season_late", dry), ("dredge", dredge))
     said[:0] = [say(code, names=names) for code, names in first if names]
+    said[:0] = [step.said for step in pulled_first_steps(_cooked(work), _as_crisped(work))]
     return OutStep("finish", tuple(said), minutes_of(work.finish.total_s))
+
+
+def _cooked(work: Work) -> CookPlan:
+    return cook_plan(work.plan, work.finish.kind)
+
+
+def _as_crisped(work: Work) -> Brought:
+    """Pulled before it is crisped or after it, as in the recipe."""
+    return Brought(pulled_first=work.understood.crust.pulled_first)
 
 
 def _made_apart(work: Work) -> dict[int, str]:
@@ -276,6 +289,8 @@ def carve(work: Work) -> OutStep:
     ends = "burnt_ends" in work.understood.crust.characters
     small = (ends and work.finish.kind != "none") or (cubed and (not pulled or ends))
     said = [say("cut_small") if small else say("cut", **how.params)]
+    if pulled_first_steps(_cooked(work), _as_crisped(work)):
+        said = [step.said for step in carve_steps(_cooked(work), _as_crisped(work))]
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone
         said = [say("pull_off", bones="yes" if bones else "no")]

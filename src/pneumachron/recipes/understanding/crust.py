@@ -24,6 +24,8 @@ class Crust:
 
     kind: FinishKind | None
     characters: tuple[Character, ...] = ()
+    pulled_first: bool = False
+    """“Shred the pork, spread it on a tray and broil until the edges crisp.”"""
 
 
 _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
@@ -210,8 +212,9 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     pie = any(_OF_A_PIE.search(text) or IN_PASTRY.search(text) for text in later)
     later = list(takewhile(lambda text: not IN_PASTRY.search(text), later))
     in_oven = cooking.method in {"oven_lid", "oven_open"}
-    told = ""
+    told, pulled = "", False
     for sentence in filter(_is_of_the_meat, later):
+        pulled = pulled or (kind is None and _pulls_first(sentence))
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
         told = f"{told} {sentence}"
         stove = _BOILED.search(sentence) and not _ROASTED.search(sentence)
@@ -240,7 +243,26 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
         kind = "broiler"  # a British grill, with its heat from above
     if kind == "glaze" and "burnt_ends" in characters:
         kind = "broiler"  # cubes that go back into the heat with their sauce
-    return Crust(kind, characters)
+    return Crust(kind, characters, pulled and kind is not None)
+
+
+_PULLS = any_of(
+    r"\b(?:shred|pull|tear|break|pick|flake|fork)\b(?! (?:off|out|it out|(?:the )?\w+ out)\b)"
+    r"[^.;]{0,30}\b(?:meat|pork|beef|brisket|shoulder|it|apart|up|roughly|forks?|pieces|chunks)\b",
+    r"^\W*(?:shred|pull)(?:,| and| then|\W*$)",
+    r"(?:,|\b(?:then|and)) (?:shred|pull)\W*$",
+    r"\b(?:zerpflück|zerzupf|zupf|auseinander ?(?:zieh|zupf))\w*",
+)
+_TO_CRISP = any_of(
+    r"\bbroil", r"\bgrill\b", r"\bcrisp", r"\bfry\b", r"\broast\b", r"\bbake\b", r"\bbrown\b",
+    r"\boven\b", r"\bknusprig", r"\bkross",
+)  # fmt: skip
+
+
+def _pulls_first(sentence: str) -> bool:
+    """Whether the meat is pulled in a sentence, and not only when its crust is made."""
+    pulls = _PULLS.search(sentence)
+    return pulls is not None and not _TO_CRISP.search(sentence[: pulls.start()])
 
 
 def glazes(step: str) -> bool:
@@ -258,4 +280,7 @@ def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
     same[place : place + 1] = THEN.split(same[place]) if place < len(same) else []
     rest = [text for later in recipe.steps[step + 1 :] for text in sentences_in(later)]
     # corn on the grill is no crust of the meat
-    return [text for text in (*same[place + 1 :], *rest) if not is_side_work(text)]
+    return [
+        text for text in (*same[place + 1 :], *rest)
+        if not is_side_work(text) or _pulls_first(text)
+    ]  # fmt: skip

@@ -26,10 +26,12 @@ def extra_work(done: Converted) -> tuple[Extra, ...]:
     ]  # fmt: skip
     kinds = [step.kind for step in done.steps]
     poured, carved = kinds.index("pot"), kinds.index("carve")
+    rubbed = kinds.index("marinate" if "marinate" in kinds else "season")
     found = [
         *_own_run(done),
         *(
-            _own_words(text, _when(text, early=place < poured, last=place > carved))
+            _own_words(text, "before_rub") if place < rubbed
+            else _own_words(text, _when(text, early=place < poured, last=place > carved))
             for place, text in own if not _ONLY_SAYS.match(text)
         ),
     ]  # fmt: skip

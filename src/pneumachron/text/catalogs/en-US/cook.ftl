@@ -37,6 +37,9 @@ do-season_trimmed = Measure, pat dry and season all faces
 do-season = Trim, measure, pat dry and season all faces
     .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
     .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
+do-extra_before_rub = { $own }
+    .look = Done before the meat is trimmed and seasoned.
+    .wrong = No time now? Do it before you season the meat.
 do-extra_before_pot = { $own }
     .look = Have it ready before the cooker needs it.
     .wrong = No time now? It can wait until the meat goes in.
@@ -317,6 +320,12 @@ do-pull = { $family ->
     }
     .look = It comes apart when you lift it.
     .wrong = Does it hold together? Cook it longer next time, or slice it.
+do-pull_first = Pull it apart and pick out large fat; spread it in one layer and moisten it with a little of its juice
+    .look = It comes apart when you lift it.
+    .wrong = Does it hold together? Cut it small, and cook it longer next time.
+do-serve_crisped = Stir a little more of the juice in, and serve it at once
+    .look = Crisp edges, and juicy within.
+    .wrong = Dry? Add juice by the spoonful.
 do-keep = { $portions ->
         [0] Put leftovers in flat layers into the refrigerator
         [one] Put 1 portion of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice, flat, into the refrigerator within 2 hours
