@@ -260,3 +260,11 @@ def is_boiled_late(understood: Understood, part: Part) -> bool:
 
 
 _IN_A_PAN = any_of(r"\bin an? (?:\w+ )?(?:pan|skillet|wok|pot)\b")
+
+
+def pours_it_all(understood: Understood, part: Part, step: str) -> bool:
+    """“Blend the chipotles with the broth and the vinegar until smooth. Pour over the beef.”"""
+    sentences = sentences_in(step)
+    at = next((at for at, text in enumerate(sentences) if ALL_POURED.match(text)), 0)
+    named = rows_named(understood, " ".join(sentences[:at])).intersection(part.lines)
+    return len(named) >= max(2, len(part.lines) / 2)

@@ -281,13 +281,14 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     dressed = is_butter and any(_DRESSES_A_SIDE.search(text) for text in naming)
     # “Layer the potatoes over the meat. Brush with butter.”
     dressed = dressed or IN_PASTRY.search(steps) is not None
-    if (
+    cooked = item.kind in _RAW_OR_FIRM and any(map(_FOR_THE_LAST.search, naming))
+    if not cooked and (
         any(_WHIPPED.search(text) for text in naming)
         or (_SERVED_WITH.match(own) and not juiced)
         or dressed
     ):
         return "beside"
-    if (item.kind == "starch" and "crumb" not in item.food.words) or juiced:
+    if (item.kind == "starch" and "crumb" not in item.food.words) or juiced or cooked:
         return "after"
     # “finish the sauce with the sesame oil. Glaze the ribs.”
     is_oil = item.kind == "fat" and item.food.words.endswith("oil")
@@ -310,6 +311,11 @@ _SEASONED_LATE = re.compile(
     r"(?:ribs?|racks?|meat|pork|beef|brisket|wings)\b[^.;]*\bwith\b",
     re.I,
 )
+_RAW_OR_FIRM: frozenset[Kind] = frozenset({"root", "tender_veg", "foaming", "foaming_thick"})
+_FOR_THE_LAST = any_of(
+    r"\b(?:add|put|tuck|nestle|throw|pop|tip)\b[^.;]*\b(?:for|in) the (?:last|final)\b"
+)
+"""“Add the apples for the last 45 minutes. … Serve with the apples.”"""
 _IN_A_PAN = any_of(r"\b(?:skillet|pan|griddle|wok)\b", r"\bfry\b", r"\bcrisp")
 _JUICE = any_of(r"\bjuice$")
 _JUICE_OF = re.compile(r"\W*(?:the )?juice of\b", re.I)

@@ -1,7 +1,7 @@
 """What the raw meat lies in before it is cooked, and for how long."""
 
 import re
-from itertools import pairwise
+from itertools import pairwise, takewhile
 
 from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
@@ -21,8 +21,12 @@ SOAKS_IN_THE_COLD = (
 MARINATED = any_of(
     r"\bmarinat", r"\bmarinade", r"\bmarinier", SOAKS_IN_THE_COLD,
     r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
-    r"\b(?:pour|tip)\b[^.;]{0,30}\bover the (?:ribs?|meat|pork|beef|brisket|shoulder|pieces)\b"
-    r"[^.]{0,60}\b(?:fridge|refrigerat\w*|chill)\b",
+    r"\b(?:pour|tip)\b[^.;]{0,30}\bover (?:the |your )?"
+    r"(?:ribs?|meat|pork|beef|brisket|shoulder|pieces)\b"
+    r".{0,60}\b(?:fridge|refrigerat\w*|chill|ice ?box|larder|cellar|cool place)\b",
+    # “Mix the soy, the honey and the vinegar. Turn the ribs in it. Cover and chill for 2 hours.”
+    r"\b(?:turn|toss|stir|mix|roll)\b[^.;]{0,24}\b(?:to coat|in it|well|through)\b[^.;]{0,20}[.;,] "
+    r"(?:then |and )?(?:cover|seal|chill|refrigerate)\b[^.;]{0,40}\b(?:hours?|hrs?|overnight)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
 )  # fmt: skip
@@ -56,6 +60,7 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     named = named_in(understood, MARINATED) | in_that | (soaked & blended) | ground
     if _POURS_IT_OVER.search(_told_of_the_marinade(understood)):
         named |= blended
+    named |= rows_named(understood, _told_in_two(understood))
     if any(_IN_EVERYTHING.search(step) for step in understood.said):
         left = rows_named(understood, " ".join(
             found[0] for step in understood.said for found in EXCEPT.finditer(step)
@@ -68,7 +73,7 @@ def in_marinade(understood: Understood) -> frozenset[int]:
 
 
 _STIRRED = any_of(
-    r"\b(?:mix|stir|whisk|blend|combine|beat|shake|blitz|grind|pound|make)\b",
+    r"\b(?:mix|stir|whisk|blend|combine|beat|shake|blitz|grind|pound|make|pur[eé]e|whizz?|process)\b",
     r"\b(?:ver|unter)r(?:ü|ue)hr\w*|\bvermeng\w*|\b(?:ver)?misch\w*",
 )
 _STIRRED_BEFORE = 2
@@ -84,6 +89,7 @@ def told_of_the_marinade(understood: Understood) -> frozenset[int]:
         row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
     }
     told = rows_named(understood, _told_of_the_marinade(understood))
+    told |= rows_named(understood, _told_in_two(understood))
     return (told | headed | _rows_ground(understood)) & in_marinade(understood)
 
 
@@ -97,12 +103,35 @@ def _told_of_the_marinade(understood: Understood) -> str:
         told.append(text)
         before = [each for each in sentences[:place] if not _KEPT_BACK.match(each)]
         for stirred in reversed(before[-_STIRRED_BEFORE:]):
-            if not _STIRRED.search(stirred):
+            boiled = _POURED_OVER.match(text) and _HEATED.match(stirred)
+            if not (boiled or _STIRRED.search(stirred)):
                 break
             told.append(stirred)
     return " ".join(told)
 
 
+def _told_in_two(understood: Understood) -> str:
+    """“Mix the soy and the honey. Turn the ribs in it. Cover and chill overnight.”"""
+    sentences = [
+        text for step in understood.said for text in sentences_in(step)
+        if not _ONLY_COVERS.match(text)
+    ]  # fmt: skip
+    told: list[str] = []
+    for at, (before, text) in enumerate(pairwise(sentences)):
+        alone = MARINATED.search(before) or MARINATED.search(text)
+        if not alone and MARINATED.search(f"{before} {text}"):
+            stirred = sentences[max(0, at - _STIRRED_BEFORE) : at]
+            mixed = takewhile(
+                lambda each: _STIRRED.search(each) or _HEATED.match(each), stirred[::-1]
+            )
+            told += [*mixed, before]
+    return EXCEPT.sub("", " ".join(told))
+
+
+_POURED_OVER = re.compile(r"\W*(?:then )?(?:pour|tip)\b", re.I)
+_ONLY_COVERS = re.compile(r"\W*(?:then )?(?:cover|seal)\W*$", re.I)
+_HEATED = re.compile(r"\W*(?:heat|boil|simmer|bring|cool)\b", re.I)
+"""“Heat the vinegar with the spices and the sugar; cool. Pour over the meat.”"""
 _POURS_IT_OVER = any_of(
     r"\bpour (?:it|this|(?:the )?rest|(?:the )?mojo|(?:the )?marinade|(?:the )?mixture) over\b"
 )
@@ -249,7 +278,7 @@ _GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_
 
 
 OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
-_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b",
+_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bice ?box\b", r"\bchill\b", r"\bovernight\b",
                r"\bk(ü|ue)hlschrank\b", r"\bkalt stellen\b", SOAKS_IN_THE_COLD)  # fmt: skip
 DAY_S = 86400.0
 DAYS = re.compile(

@@ -7,7 +7,7 @@ from dataclasses import replace
 from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze
 from pneumachron.recipes.converting.marks import OwnWords
 from pneumachron.recipes.converting.parts import BRUSHED
-from pneumachron.recipes.converting.seasoning import shared_lines
+from pneumachron.recipes.converting.seasoning import rub_rest_s, shared_lines
 from pneumachron.recipes.converting.side_dishes import makes_a_side
 from pneumachron.recipes.converting.themes import (
     Theme,
@@ -69,12 +69,14 @@ def worded(
         or mixes_a_glaze(text)
         or _SAUCE_FIRST.match(text) is not None,
         before_heat=before,
-        before_rub=early and rubbed is not None and index < rubbed,
+        before_rub=early
+        and ((rubbed is not None and index < rubbed) or _NIGHT_BEFORE.match(text) is not None),
         serves=(themes[index] == "serve" or _KEEPS.match(text) is not None) and not early,
         at_first=before and (fried is None or index < fried),
     )
 
 
+_NIGHT_BEFORE = re.compile(r"\W*the (?:night|evening|day) before\b", re.I)
 _SAUCE_FIRST = re.compile(r"\W*(?:[a-z]+ ){0,2}(?:sauce|glaze):", re.I)
 
 
@@ -104,6 +106,8 @@ def beside_the_heat(
     for place, text in whole_sentences(understood.recipe.steps[index], at):
         done = theme_of(text, late=place > at) in {"season", "marinate", "heat"}
         own = is_own_work(text) or thickens_with_more(understood, text)
+        # the rest under the rub is told with the rub
+        own = own and not (_CHILLED.match(text) and rub_rest_s(understood))
         glaze = cooks_a_glaze(understood, text) or bool(boiled_apart(understood, text, brushed))
         side = makes_a_side(understood, text)
         # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
@@ -115,6 +119,11 @@ def beside_the_heat(
             yield replace(told, before_finish=glaze or bool(brushes) or crust)
 
 
+_CHILLED = re.compile(
+    r"\W*(?:cover|wrap)?[^.;]{0,30}\b(?:refrigerate|chill|fridge)\b[^.;]{0,12}"
+    r"\bovernight\W*$",
+    re.I,
+)
 _DRIES = any_of(r"\buntil\b[^.;]*\b(?:dry|oil (?:separates|splits|comes out))\b")
 """“Cook 20 minutes more until dark and dry”: further than any sauce is boiled down."""
 _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
@@ -163,12 +172,25 @@ _LEAST_MEASURED = 2
 
 
 def unlisted_foods(understood: Understood, step: str) -> set[str]:
-    """Foods that a step names and no line has: tortillas, cilantro and lime to serve."""
+    """Foods that a step names and no line is: tortillas, cilantro and lime to serve."""
     listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
     named = {food.words for food in foods_named(step) if food.kind not in _COMMON}
     return {words for words in named - listed if not rows_named(understood, words)}
 
 
+def _unsaid_at_table(understood: Understood, step: str) -> set[str]:
+    """Of these, what no line for the table has: “Serve with the beans”, which are green ones."""
+    at_table = " ".join(
+        item.line.raw.lower() for item in understood.ingredients
+        if item.kind == "beside" or _TO_SERVE.search(item.line.raw)
+    )  # fmt: skip
+    return {
+        words for words in unlisted_foods(understood, step)
+        if re.search(rf"\b{re.escape(words)}\b", at_table) is None
+    }  # fmt: skip
+
+
+_TO_SERVE = any_of(r"\bto serve\b", r"\bfor serving\b", r"\bzum servieren\b")
 _COMMON: frozenset[Kind] = frozenset({"meat", "other_meat", "unknown", "tool", "salt", "thin"})
 
 
@@ -195,7 +217,27 @@ CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 _OF_THE_MEAT = frozenset({"juice", "juices", "gravy", "sauce", "drippings", "glaze", "broth"})
 """What the pot itself gives."""
-_SERVES = any_of(r"\b(?:serve|eat)\b[^.;]{0,40}(?:\b(?:with|on|over|in)\b|\bw/)")
+_SERVES = any_of(
+    r"\b(?:serve|eat|pile|heap|plate|dish up|assemble|build)\b[^.;]{0,40}"
+    r"(?:\b(?:with|on|onto|over|in|into)\b|\bw/)",
+    r"\bfill (?:the |your |some |warm |split )*(?:\w+ )?"
+    r"(?:tortillas?|buns?|rolls?|pittas?|wraps?)\b",
+    r"\bdip\b[^.;]{0,40}\b(?:in|into)\b",
+    r"\bmit (?:[a-zäöüß]+ ){0,6}(?:servieren|reichen|anrichten)\b",
+    r"^\W*dazu (?:passen|passt|schmecken|schmeckt|gibt es|reichen)?\b",
+    r"^\W*mit [a-zäöüß]+(?: und [a-zäöüß]+)?\W*$",
+)
+_BESIDE = re.compile(
+    r"(?!.*\b(?:no|not|don['’]?t|without|again|until|till?)\b)"
+    r"(?!\W*(?:add|garnish|scatter|sprinkle|top|finish|spoon|lift|rub|dust|cool|boil|it|stir|season"
+    r"|strew|decorate|pour|drizzle|squeeze|pass|keep|let|warm|skim|shred|slice|brush|turn|toss"
+    r"|return|remove|lay|mix|mash (?:the|it|them|in|with)|whisk|serves)\b)"
+    r"[^.;:\d]{3,60}[.!]*$"
+    r"|\W*(?:toss|finish|boil|cook)\b[^.;:\d]*"
+    r"\b(?:pasta|noodles|rice|rigatoni|tagliatelle|pappardelle)\b",
+    re.I,
+)
+"""“Rice, black beans, raw onion.” “Mash & greens.” “Horseradish on the side.”"""
 
 
 def _behind_the_heat(understood: Understood, index: int) -> list[str]:
@@ -212,10 +254,30 @@ def served_with_more(understood: Understood, themes: list[Theme], index: int) ->
     """“Slice, and serve with mash”, where no line has the mash: our own step would lose it."""
     for text in _behind_the_heat(understood, index):
         serves = _SERVES.search(text)
-        more = unlisted_foods(understood, text[serves.start() :]) if serves else set()
-        if more - _OF_THE_MEAT:
-            told = worded(understood, themes, index, text, after=True)
-            yield replace(told, before_finish=False, serves=True)
+        told = _from_the_clause(text, serves.start()) if serves else text
+        short = _BESIDE.match(text) and theme_of(text, late=True) in {"other", "serve"}
+        more = _unsaid_at_table(understood, told) if serves or short else set()
+        if more - _OF_THE_MEAT or _AT_TABLE.search(text):
+            words = worded(understood, themes, index, told, after=True)
+            yield replace(words, before_finish=False, serves=True)
+
+
+_AT_TABLE = any_of(
+    r"\b(?:serve|pass|offer|hand round)\b[^.;]*"
+    r"\b(?:remaining|reserved|rest of the|extra|leftover)\b[^.;]*"
+    r"\b(?:sauce|glaze|marinade|juices?|gravy)\b",
+    r"\bdip (?:the |your |each )?(?:tortillas?|rolls?|buns?|bread|sandwich\w*|tacos)\b",
+    r"\bfor dipping\b|\bdip the whole\b",
+    r"\bchop (?:up )?the (?:skin|crackling|rind)\b",
+)
+"""What no step of ours does, whatever it names."""
+
+
+def _from_the_clause(text: str, start: int) -> str:
+    """“Shred, toss with the sauce, pile on buns with slaw”: from “pile” on."""
+    if CLAUSES.search(text[:start][-6:]) is None:
+        return text
+    return text[start : start + 1].upper() + text[start + 1 :]
 
 
 def rest_of_the_rub(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
@@ -278,6 +340,6 @@ SIMMERS_THE_RESERVED = any_of(
 )
 _RESERVED_RUB = any_of(
     r"\b(?:sprinkle|dust|shake|strew|coat|season)\b[^.;]*"
-    r"\b(?:reserved|remaining|rest of (?:the|your)|set-?aside) (?:dry )?"
+    r"\b(?:reserved|saved|remaining|rest of (?:the|your)|set-?aside) (?:dry )?"
     r"(?:rub|seasoning|spice\w*)\b"
 )

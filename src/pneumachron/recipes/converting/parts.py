@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.glazes import (
     is_boiled_late,
     parts_of_mixes,
     pours_and_bakes,
+    pours_it_all,
 )
 from pneumachron.recipes.converting.sprays import IN_FOIL, SPRAYED, dresses_the_meat
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
@@ -352,7 +353,9 @@ def _is_poured_in(understood: Understood, part: Part) -> bool:
     if cooking.main is None or part.role != "sauce" or _THICKENS.search(part.name):
         return False
     early, _ = around(understood.said, *cooking.main)
-    return any(_MADE_AND_POURED.search(step) for step in early) or any(
+    if any(_MADE_AND_POURED.search(step) or pours_it_all(understood, part, step) for step in early):
+        return True
+    return any(
         (_POURED_IN.search(text) and WITH_THE_MEAT.search(text)) or _IN_THE_POT_WITH.search(text)
         for step in early for text in sentences_in(step)
     )  # fmt: skip

@@ -24,6 +24,7 @@ FEW_FRUITS = 2
 """Limes or lemons: the juice of more is poured. Judgement."""
 _LIME_JUICE = any_of(r"\b(?:lemon|lime|orange|citrus|the) juice\b")
 _PEPPER = any_of(r"\bpepper(?:corns?)?$", r"pfeffer$")
+_POWDER = any_of(r"\b(?:garlic|onion) powder$", r"\bgranulated (?:garlic|onion)$")
 _RUBBED = any_of(r"\brub\b", r"\bmassage\b", r"\beinreiben\b", r"\bseasonings\b")
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
@@ -84,7 +85,8 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     if plain and (salted or (wet_heat and not any(map(_RUBBED.search, early)))):
         # “season the ribs” of a braise is with salt and pepper; its spices go into the pot
         tasted = {row for row in spices if _PEPPER.search(understood.ingredients[row].line.name)}
-        plain, named = not (tasted or salted), named | tasted
+        powders = {row for row in spices if _POWDER.search(understood.ingredients[row].line.name)}
+        plain, named = not (tasted or salted), named | tasted | powders
     wet = binders_in_the_pot(understood)
     paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
     meat = {item.index for item in understood.ingredients if item.kind == "meat"}
@@ -290,7 +292,8 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
             continue
         if _THEN_RUBBED.match(following):
             # "Chop the garlic with the salt. Mix with the oil. Rub in."
-            more = sentences[place - 1] if place and _MIXED_WITH.match(text) else ""
+            before = sentences[place - 1] if place else ""
+            more = before if _MIXED_WITH.match(text) and _GROUND_UP.match(before) else ""
             rows |= rows_named(understood, f"{more} {text}")
     return frozenset(rows)
 

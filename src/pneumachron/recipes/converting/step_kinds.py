@@ -22,7 +22,7 @@ from pneumachron.recipes.converting.themes import (
     parboils,
     without_devices,
 )
-from pneumachron.recipes.understanding.crust import MELTS_CHEESE, glazes
+from pneumachron.recipes.understanding.crust import MELTS_CHEESE, crisps, glazes
 from pneumachron.recipes.understanding.naming import names_any, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -148,7 +148,12 @@ def _kind_of(
     late_foods = {line.origin for line in lines if line.when == "after"}
     fried = len(rows_named(understood, step) & late_foods) >= _LEAST_FRIED
     seasoned = late and _SEASONS.match(step) and _is_all_of(understood, step, lines, "finish")
-    if seasoned or (browned_late and understood.crust.kind == "pan" and not fried):
+    crusted = late and theme == "other" and not (own or fried) and understood.crust.kind is not None
+    if (
+        seasoned
+        or (browned_late and understood.crust.kind == "pan" and not fried)
+        or (crusted and crisps(step) and _BASTED.search(step))
+    ):
         return "finish"
     rind = late and has_rind(understood) and _CRACKLES.search(step)
     if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
@@ -180,6 +185,7 @@ def _kind_of(
     return "marinate" if soaks else kind
 
 
+_BASTED = any_of(r"\bbast(?:e|ing)\b", r"\bbrush", r"\bglaz", r"\bsticky\b")
 _CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")
 _SECOND_PAN = any_of(
     r"\b(?:in|heat) (?:a|another|the same) (?:\w+ )?(?:skillet|frying pan|saut[eé] pan|wok)\b"

@@ -92,6 +92,9 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\b(?:refrigerat\w*|fridge|chill|overnight)\b",
             r"\bpour (?:it |this )?over the (?:ribs?|meat|pork|beef)\b[^.;]*"
             r"\b(?:refrigerat\w*|chill)\b",
+            r"\b(?:turn|toss|stir|mix|roll)\b[^.;]{0,24}\b(?:to coat|in it|well|through)\b"
+            r"[^.;]{0,20}[.;,] (?:then |and )?(?:cover|seal|chill|refrigerate)\b[^.;]{0,40}"
+            r"\b(?:hours?|hrs?|overnight)\b",
             r"\bmarinieren\b",
             r"\boverlay in\b",
             r"\bfor \d+ hours? in the (fridge|refrigerator)",
@@ -267,7 +270,7 @@ _OWN_WORK = any_of(
 
 
 _PARBOILS = any_of(
-    r"\bboil\b[^.;]{0,60}\b(?:for )?(?:[1-9]|1\d)(?:(?:-|–| to )1?\d)? min\w*[^;]{0,40}"
+    r"\b(?:par-?)?boil\b[^.;]{0,60}\b(?:for )?(?:[1-9]|1\d)(?:(?:-|–| to )1?\d)? min\w*[^;]{0,40}"
     r"\b(?:drain|rinse|discard|throw)\b",
 )
 

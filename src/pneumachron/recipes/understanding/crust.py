@@ -99,7 +99,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(sticky|gloss\w*|coated|glazed|shin[ey]\w*)\b",
             r"\b(reduc|boil|bubbl|cook)\w*\b[^.;]{0,40}\b(turn|toss|roll)ing "
             rf"{_MEAT}\b[^.;]{{0,40}}\b(gloss\w*|sticky|syrup\w*|glaz\w*)\b",
-            r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*)\b",
+            r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*|shin[ey]\w*)\b",
             r"\b(simmer|cook|boil|lid off|uncover)\w*\b.{0,60}\b(sauce|glaze) clings\b",
             r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\b(coats?|clings? to|sticks? to) (the )?"
             r"(ribs?|meat|pork|beef|them|bones)\b",
@@ -263,6 +263,12 @@ def _pulls_first(sentence: str) -> bool:
     """Whether the meat is pulled in a sentence, and not only when its crust is made."""
     pulls = _PULLS.search(sentence)
     return pulls is not None and not _TO_CRISP.search(sentence[: pulls.start()])
+
+
+def crisps(step: str) -> bool:
+    """Whether a step browns the meat once more under heat from above, over coals or in a pan."""
+    way = any(pattern.search(step) for kind, pattern in _WAYS if kind != "glaze")
+    return way or bool(_FOIL_OFF.search(step) and _TO_A_CRUST.search(step))
 
 
 def glazes(step: str) -> bool:

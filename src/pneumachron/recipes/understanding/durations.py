@@ -291,7 +291,7 @@ _BARE = re.compile(
     r"|between|around|near|about|cover(?:ed)?|into|like|keep|then)[ ,:]*(?:a |the |it )?"
     r"(?:\w+,? )?|^|(?<=\w[.,;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|smoker|pit|grill|all|or|and|with|over|using|on|at|these|now"
+    r"(?= (?:for|till?|until|oven|smoker|pit|grill|all|or|and|with|w|over|using|on|at|these|now"
     r"|does|will|should|usually)\b"
     r"|[,.;]| \(| \d"
     r"| [–-] ?\d| /| ?$)"
@@ -308,6 +308,9 @@ _HOTTER_F = re.compile(r"\s?(?:-|–|to|and)\s?(?:2[5-9]\d|[34]\d\d)\b")
 _FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
 _SMOKERS = any_of(r"\bpellet\b", r"\boffset\b", r"\bkamado\b", r"\bdrum\b", r"\bsmoker\b")
+_WRAPS = any_of(r"\bwrap\w*\b[^.;]{0,40}\b(?:at|by|@|around|about)\W")
+_AT_THE_STALL = (145, 185)
+"""Inside, where meat is wrapped [°F]. Common practice: 150 to 180 °F."""
 _HOURS_S = 3 * 3600.0
 """So long no oven is hotter than 210 °C. Judgement."""
 
@@ -317,7 +320,12 @@ def _bare_c(value: float, text: str) -> float | None:
 
     What smokes is never as hot as 200 °C, and no oven is at 210 °C for three hours.
     """
-    smokes = (value >= 200 and _SMOKES.search(text)) or (value >= 170 and _SMOKERS.search(text))
+    wrapped = _AT_THE_STALL[0] <= value <= _AT_THE_STALL[1] and _WRAPS.search(text)
+    smokes = (
+        wrapped
+        or (value >= 200 and _SMOKES.search(text))
+        or (value >= 170 and _SMOKERS.search(text))
+    )
     if smokes or (value >= 210 and any(each.high_s >= _HOURS_S for each in durations_in(text))):
         return (value - 32.0) / 1.8
     if value >= 250 or (value >= 225 and value % 25 == 0):

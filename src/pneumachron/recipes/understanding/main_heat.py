@@ -80,6 +80,7 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
         span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
     )
     told = heated or simmers or added or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
+    told = told or _TOTAL.search(sentence)
     aside = ASIDE.search(sentence) and not told
     if not both_sides and aside:
         return False
@@ -98,6 +99,8 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
 
 
+_TOTAL = re.compile(r"\btotal (?:of |time )?(?:about |around )?\d+(?:\.\d+)?\s?h", re.I)
+"""“Took it to 203, total 12 hrs, rested 2 hrs.”"""
 _ADDED = re.compile(r"\badd\b[^.;]*\bcover\w*\b[^.;]*\b(?:cook|bake|simmer|braise|roast)\b", re.I)
 """“Add the potatoes and onion, cover and cook for an hour until tender”: the meat cooks on."""
 _GOES_ON = re.compile(

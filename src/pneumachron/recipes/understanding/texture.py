@@ -279,8 +279,13 @@ _BUT_STAYS = re.compile(
     re.I,
 )
 """“They break with a fork but stay in one piece”: fork-tender."""
-_OTHERWISE = re.compile(r"\([^()]*\d[^()]*\bfor [^()]*\)")
-"""“25 minutes (23 for firmer, 30 for fall off the bone)”: what else could be had."""
+_OTHERWISE = re.compile(
+    r"\([^()]*\d[^()]*\bfor [^()]*\)"
+    r"|\b(?:crackling|skin|rind)\b[^.;]{0,30}\b(?:in)?to (?:pieces|shards|bits)\b",
+    re.I,
+)
+"""“25 minutes (23 for firmer, 30 for fall off the bone)”: what else could be had; and “lift off the
+crackling and break into pieces”."""
 _NOT_ASKED = re.compile(
     r"(?:^|(?<=[.;!?]\s))(?:[^.;!?]*\bleft[- ]?overs?\b|If you (?:want|like|prefer|would)\b"
     r"|[^.;!?]*\b(?:sauce|gravy|glaze|syrup)\b[^.;!?]*\b(?:until|till?) it\b)[^.;!?]*",
