@@ -268,3 +268,15 @@ def pours_it_all(understood: Understood, part: Part, step: str) -> bool:
     at = next((at for at, text in enumerate(sentences) if ALL_POURED.match(text)), 0)
     named = rows_named(understood, " ".join(sentences[:at])).intersection(part.lines)
     return len(named) >= max(2, len(part.lines) / 2)
+
+
+def mixes_it_to_serve(understood: Understood) -> bool:
+    """“Mix the sauce. … Serve with the leaves, the sauce and kimchi.”"""
+    told = [text for step in understood.recipe.steps for text in sentences_in(step)]
+    return any(map(_SERVED_SAUCE.search, told)) and any(map(ONLY_MIXED.match, told))
+
+
+ONLY_MIXED = re.compile(
+    r"\W*(?:mix|stir|whisk|shake)(?: up| together)? the (?:\w+ )?sauce\W*$", re.I
+)
+_SERVED_SAUCE = any_of(r"\bserve\b[^.;]*,(?: the)? (?:\w+ )?sauce\b", r"\bserve\b[^.;]*\bsauce,")

@@ -9,6 +9,7 @@ from pneumachron.recipes.converting.glazes import (
     SLAKED,
     boiled_apart,
     is_boiled_late,
+    mixes_it_to_serve,
     parts_of_mixes,
     pours_and_bakes,
     pours_it_all,
@@ -197,6 +198,8 @@ def _is_made_late(understood: Understood, name: str) -> bool:
     """“For the apple sauce, put everything in a pan”, behind the long heat: it is served apart."""
     bare = HEADING_WORDS.sub("", name).lower()
     main = understood.cooking.main
+    if "sauce" in bare and mixes_it_to_serve(understood) and not brushes_the_sauce(understood):
+        return True
     if main is None or len(bare.split()) < 2:
         return False
     made = making(bare)

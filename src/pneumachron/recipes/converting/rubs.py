@@ -43,7 +43,11 @@ _RUB_THE_MEAT = any_of(
 _PASTE = any_of(r"\bpaste\b", r"\brempah\b")
 _PASTE_RUBBED = any_of(r"\b(?:rub|massage|smear|spread|coat)\b[^.;]*\b(?:paste|rempah)\b")
 """“Rub half of the paste over the ribs”: what stands under “For the paste” goes on the meat."""
-_LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b", r"\(whole!?\)")
+_LEFT_WHOLE = any_of(
+    r"\b(left|keep|kept|leave) whole\b",
+    r"\(whole!?\)",
+    r"\b(?:bonnet|habanero|chill?ie?|pepper), whole\b",
+)
 """A whole chilli swims in the pot, and is no rub."""
 _BINDS = re.compile(
     r"^\W*(?:binder|slather)\s*:|\b(?:as|for) (?:an? |the )?(?:binder|slather|glue)\b", re.I
@@ -68,7 +72,8 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"(?:meat|ribs|pork|beef|brisket|sides)\b"
         r"|\b(?:mix|combine|stir) (?:together )?(?:the |all the )?rub\b"
         r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )(?<!off the )\bseasonings\b"
-        r"|\bdry (ingredients|stuff|things|mix)\b|\bgewürze\b[^.;]*\b(?:einreiben|einmassieren)\b"
+        r"|\bdry (ingredients|stuff|things|mix|seasonings?|spices)\b"
+        r"|\bgewürze\b[^.;]*\b(?:einreiben|einmassieren)\b"
         r"|\bmit (?:der|dieser) (?:gewürz)?mischung\b[^.;]{0,30}\b(?:einreiben|einmassieren)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
@@ -135,7 +140,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
             or (item.kind == "salty_thin" and item.index in slathered)
             or (item.index in rub and (item.kind in LEAVES or _makes_a_paste(understood, item)))
         )
-        and item.index not in wet | stirred
+        and item.index not in (wet - mixed) | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
 

@@ -2,6 +2,7 @@
 
 import re
 
+from pneumachron.recipes.converting.glazes import ONLY_MIXED
 from pneumachron.recipes.converting.parts import (
     HEADING_WORDS,
     MADE_RAW,
@@ -37,7 +38,9 @@ def makes_a_side(understood: Understood, step: str) -> bool:
     low = step.lower()
     if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
         return True
-    if MADE_RAW.search(step) and any(name.endswith("sauce") for name in names):
+    if (MADE_RAW.search(step) or ONLY_MIXED.match(step)) and any(
+        name.endswith("sauce") for name in names
+    ):
         return True
     if any(has_own_pan_in(understood, part, sentences_in(step)) for part in parts):
         return True

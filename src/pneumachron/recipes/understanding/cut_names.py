@@ -37,11 +37,22 @@ _TIED = re.compile(
 def cut_in(text: str) -> tuple[str | None, bool]:
     """A cut that a text names, and whether it is sure of it."""
     low = spelled_right(text.lower())
+    fatty = _OR_LEAN.sub(lambda found: found["kept"] or "", low)
+    if fatty != low:  # “tenderloin or pork shoulder”: the one that pressure makes tender
+        return cut_in(fatty)[0], False
     boneless, boned = bool(BONELESS.search(low)), bool(BONED.search(low))
     for pattern, choose in _CUTS:
         if re.search(pattern, low):
             return choose(low, boneless, boned)
     return None, False
+
+
+_FATTY = r"(?:shoulder|butt|collar|blade)"
+_LEAN = r"(?:tenderloin|loin(?: roast)?|fillet)"
+_OR_LEAN = re.compile(
+    rf"\b(?:pork )?{_LEAN} ?(?:or|/) ?(?=(?:pork |boneless |bone-in |a )*{_FATTY}\b)"
+    rf"|\b(?P<kept>{_FATTY}) ?(?:or|/) ?(?:pork |boneless )*{_LEAN}\b"
+)
 
 
 def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:

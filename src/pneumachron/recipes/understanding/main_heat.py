@@ -179,7 +179,10 @@ def main_spans(
                 sentence,
                 span.start,
                 in_all=_IN_ALL.match(timed[span.end :]) is not None
-                or _ALL_OF_IT.search(timed[: span.start]) is not None,
+                or (
+                    _ALL_OF_IT.search(timed[: span.start]) is not None
+                    and not _MORE.search(timed[span.start : span.end + _NEAR])
+                ),
                 per_kg=_per_weight(timed[span.end : span.end + _NEAR]),
                 after=_AFTER.search(timed[: span.start]) is not None,
             )
@@ -240,6 +243,7 @@ def _per_weight(told: str) -> float | None:
     return 1.0 if found["unit"].lower().startswith("k") else POUND_KG
 
 
+_MORE = re.compile(r"\b(?:more|longer)\b", re.I)
 _AFTER = re.compile(r"\b(?:after|at|nach) (?:about |around |the first )?$", re.I)
 
 
@@ -254,10 +258,11 @@ def without_moments(spans: list[HeatSpan]) -> list[HeatSpan]:
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ALL_OF_IT = re.compile(
     r"\btotal(?: (?:cook|smoke|oven|cooking|smoking|roasting))?(?: time)?\W{0,2}"
-    r"(?:is |was |will be |about |of |around )*$",
+    r"(?:is |was |will be |about |of |around )*$"
+    r"|\b(?:figure|reckon(?: on)?|plan on|count on) (?:about |around |on )*$",
     re.I,
 )
-"""“Total cook 4.5 hrs.”"""
+"""“Total cook 4.5 hrs.” “Figure 6 to 7 hours.”"""
 _ANOTHER = re.compile(
     r"\b(?:another (?:[1-9]\d?(?: or | to |-|–)(?=\d))?([1-9]\d?)"
     r"|(?:for |(?<=, ))([1-9]\d?) more"
