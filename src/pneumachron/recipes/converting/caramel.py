@@ -12,7 +12,7 @@ _CARAMEL = any_of(
     r"\b(?:melt|heat|cook|boil|swirl|stir)\b[^.;]{0,60}\bsugar\b[^.;]{0,100}"
     r"\b(?:amber|caramel\w*|golden|mahogany|melts and"
     r"|(?:deep|dark|strong|reddish)[ -](?:brown|tea))",
-    r"\bsugar\b[^.;]{0,60}\b(?:until|till?)\b[^.;]{0,40}\b(?:amber|caramel\w*)",
+    r"\bsugar\b[^.;]{0,100}\b(?:until|till?)\b[^.;]{0,40}\b(?:amber|caramel\w*)",
     r"\bcarameli[sz]e the sugar\b|\bzucker\b[^.;]{0,40}\bkaramell?isieren\b",
 )
 _WITH_ONIONS = any_of(r"\b(?:onions?|shallots?|leeks?|apples?|pears?|zwiebeln?)\b")

@@ -86,7 +86,8 @@ def named_late(understood: Understood) -> dict[int, When]:
         early = early or (_VEGETABLES.search(low) is not None and _is_of_the_base(item))
         named = next((each for each in told if is_named(understood, each, late)), None)
         some_wine = item.kind == "wine" and 0.0 < (item.volume_m3 or 0.0) <= MOST_LATE_WINE_M3
-        if (some_wine or item.kind not in _NEVER_LATE) and named and not early:
+        ready = some_wine or _READY_MEAT.search(item.food.words) is not None
+        if (ready or item.kind not in _NEVER_LATE) and named and not early:
             found[item.index] = (
                 "beside" if item.index in salad else _late_when(understood, named, after)
             )
@@ -311,6 +312,11 @@ _SEASONED_LATE = re.compile(
     r"(?:ribs?|racks?|meat|pork|beef|brisket|wings)\b[^.;]*\bwith\b",
     re.I,
 )
+_READY_MEAT = any_of(
+    r"\bkielbasa\b", r"\bsmoked sausages?\b", r"\bfrankfurters?\b", r"\bwieners?\b", r"\bmettwurst",
+    r"\bmettenden\b", r"\bcabanossi\b",
+)  # fmt: skip
+"""Smoked and cooked already: it is only warmed through."""
 _RAW_OR_FIRM: frozenset[Kind] = frozenset({"root", "tender_veg", "foaming", "foaming_thick"})
 _FOR_THE_LAST = any_of(
     r"\b(?:add|put|tuck|nestle|throw|pop|tip)\b[^.;]*\b(?:for|in) the (?:last|final)\b"

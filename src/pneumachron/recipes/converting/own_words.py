@@ -64,7 +64,7 @@ def worded(
     early = index < min(understood.cooking.steps, default=0)
     before = early or (index in understood.cooking.steps and not after)
     return OwnWords(
-        text,
+        text.rstrip(" ;,"),
         before_finish="finish" in themes[index + 1 :]
         or mixes_a_glaze(text)
         or _SAUCE_FIRST.match(text) is not None,

@@ -183,8 +183,9 @@ _WHISKED_IN = re.compile(r"\W*(?:then )?(?:whisk|stir|mix|add)\b", re.I)
 _CUTS_THE_MEAT = re.compile(r"\W*(?:slice|trim|carve|cut|shred|pull|chop)\b", re.I)
 _SPELLED_OUT = re.compile(r"\([^()]{0,600}\)")
 _ROUX = re.compile(
-    r"\W*melt (?:the |some )?butter\b[^.;]*\bflour\b"
-    r"|\W*(?:die )?butter\b[^.;]*\b(?:zerlassen|schmelzen|erhitzen)\b[^.;]*\bmehl\b",
+    r"\W*(?:for the (?:\w+ )?sauce,? )?melt (?:the |some )?butter\b[^.;]*\bflour\b"
+    r"|\W*(?:f(?:ü|ue)r die (?:\w*so(?:ß|ss)e|sauce),? )?(?:die )?butter\b[^.;]*"
+    r"\b(?:zerlassen|schmelzen|erhitzen)\b[^.;]*\bmehl\b",
     re.I,
 )
 _MILK = any_of(r"\bmilk\b", r"milch\b", r"\bcream\b", r"sahne\b")

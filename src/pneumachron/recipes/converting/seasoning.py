@@ -186,6 +186,11 @@ _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b(?! of\b)", r"\brefrigerat
                 r"\bchill\b", r"\bset aside\b", r"\bsit\b")  # fmt: skip
 
 
+_TAKEN_OUT = any_of(
+    r"\b(?:out of|(?:remove|take) (?:\w+ ){0,3}from) the (?:fridge|refrigerator)\b",
+    r"\bbefore (?:you )?(?:cook|roast|smok|grill)\w*",
+)
+"""“Take the ribs out of the fridge 45 minutes before cooking”: no rest under a rub."""
 _AT_MOST = any_of(r"\bup to\b", r"\bor (?:for )?(?:as long as|even)\b")
 _FRIES = any_of(r"\bbrown\w*\b(?! sugar)", r"\bsear\b", r"\bfry\b", r"\banbraten\b", r"\bsoften\b")
 
@@ -212,7 +217,8 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
         if NIGHT.search(" ".join(texts)):
             return OVERNIGHT_S
         for sentence in texts:
-            spans = durations_in(sentence) if _RESTS.search(sentence) else []
+            rests = _RESTS.search(sentence) and not _TAKEN_OUT.search(sentence)
+            spans = durations_in(sentence) if rests else []
             if (days := DAYS.search(sentence)) and _RESTS.search(sentence):
                 low_s, high_s = DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
                 # “24 hours, up to 3 days”

@@ -31,6 +31,7 @@ from pneumachron.recipes.converting.step_kinds import SHORT, STEP_OF, rule_of
 from pneumachron.recipes.converting.themes import (
     Theme,
     grinds,
+    pierces,
     prepares_the_rind,
     theme_of,
     without_devices,
@@ -126,6 +127,8 @@ def _beside_our_step(
     if kind in {"season", "marinate"}:  # a paste is ground before the meat is rubbed with it
         for words in worded_where(grinds, understood, themes, index):
             yield replace(words, before_rub=True)
+        for words in worded_where(_only_pierces, understood, themes, index):
+            yield replace(words, before_rub=True)
     elif kind == "finish" and only_makes_a_glaze(understood, step):
         yield replace(worded(understood, themes, index, step), before_finish=True)
     elif kind in {"finish", *SHORT} and (boiled := boiled_apart(understood, step, brushed)):
@@ -136,6 +139,10 @@ def _beside_our_step(
         for _, text in whole_sentences(step, NOWHERE):
             if cooks_a_glaze(understood, text):
                 yield replace(worded(understood, themes, index, text), before_finish=True)
+
+
+def _only_pierces(text: str) -> bool:
+    return pierces(text) and not grinds(text)
 
 
 _STRUCK = frozenset({"heat_struck", "minutes_kept"})

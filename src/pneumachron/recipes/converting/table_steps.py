@@ -102,7 +102,7 @@ def sauce(work: Work) -> OutStep | None:
     raw = [
         line.name for line in after
         if line.origin not in fried
-        and (line.food.kind == "tender_veg" or _STAYS_HARD.search(line.food.words))
+        and (line.food.kind in {"tender_veg", "other_meat"} or _STAYS_HARD.search(line.food.words))
         and not _IS_READY.search(line.name)
     ]  # fmt: skip
     shells = [line.name for line in after if line.food.kind == "seafood"]
@@ -226,6 +226,8 @@ def finish(work: Work) -> OutStep | None:
         said = [say(code, names=names) for code, names in told if names]
         return OutStep("finish", tuple(said)) if said else None
     low, high = minutes_of(work.finish.each_s)
+    mixed = mixed_in(work)
+    glaze = listed(name for name in glaze.split("\n") if name and name not in mixed)
     said = [say(f"finish_{kind}", low_min=low, high_min=high)]
     if "burnt_ends" in work.understood.crust.characters and not work.understood.cubed:
         said.insert(0, say("burnt_ends"))
@@ -240,6 +242,24 @@ def finish(work: Work) -> OutStep | None:
     said[:0] = [say(code, names=names) for code, names in first if names]
     said[:0] = [step.said for step in pulled_first_steps(_cooked(work), _as_crisped(work))]
     return OutStep("finish", tuple(said), minutes_of(work.finish.total_s))
+
+
+def mixed_in(work: Work) -> list[str]:
+    """Sauces that go in with the pulled meat, and not onto its crust."""
+    if work.finish.kind in {"none", "glaze"} or not is_pulled(work.plan.setup.request):
+        return []
+    main = work.understood.cooking.main
+    late = () if main is None else around(work.understood.said, *main)[1]
+    told = [text for step in late for text in sentences_in(step)]
+    mixed = rows_named(work.understood, " ".join(filter(_MIXED_IN.search, told)))
+    brushed = rows_named(work.understood, " ".join(filter(_SAUCED.search, told)))
+    return [
+        line.name for line in work.of("finish")
+        if line.food.kind == "sweet_sauce" and line.origin in mixed - brushed
+    ]  # fmt: skip
+
+
+_MIXED_IN = any_of(r"\b(?:add|mix|stir|toss|dress)\b")
 
 
 def _cooked(work: Work) -> CookPlan:
@@ -294,6 +314,8 @@ def carve(work: Work) -> OutStep:
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone
         said = [say("pull_off", bones="yes" if bones else "no")]
+    if mixed := mixed_in(work):
+        said.append(say("glaze_beside", names=listed(mixed)))
     if beside := _served(work):
         said.append(say("serve_with", names=beside))
     keep_s = afterwards()[cut.family].keep_warm_s

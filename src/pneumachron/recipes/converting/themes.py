@@ -75,6 +75,9 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bclose, bring\b",
             r"^\W*steam (?:the|them|it|over|for)\b[^.;]*\b(?:\d\d min|hours?\b)",
             r"\block the lid",
+            r"\b(?:put|place|set|lay|sit|arrange)\b[^.;]{0,60}"
+            r"\b(?:roaster|(?:roasting|baking) (?:pan|tin|dish)|9 ?x ?13)\b[^.;]{0,80}"
+            r"\bcover\w*\b[^.;]*\b(?:foil|lid|tight)",
             r"\bpar-?boil\b.{0,80}\b(?:[2-9]\d min|hours?\b)",
             r"\bturn down to",
             r"\bwrap\b(?![^.;]{0,40}\b(?:plastic|cling|clingfilm|film)\b)"
@@ -290,6 +293,19 @@ _GRINDS = any_of(
     r"(^|[.;,] |\band )(?:pound|process|pur[eé]e(?! and\b)|whizz?|toast|soak)\b"
     r"(?! of\b)(?![^.;]*\b(?:wood|chips|chunks|planks?|string|leaves)\b)",
 )  # fmt: skip
+
+
+def pierces(text: str) -> bool:
+    """Whether a text cuts into the raw meat, so that what is rubbed on goes in."""
+    return _PIERCES.search(text) is not None
+
+
+_PIERCES = any_of(
+    r"\b(?:cut|make|stab|poke)\b[^.;]{0,40}\b(?:slits|holes|pockets|incisions)\b",
+    r"\b(?:poke|prick|pierce|stab)\b[^.;]{0,30}\b(?:all over|with a (?:fork|knife|skewer))\b"
+    r"(?![^.;]*\b(?:bag|foil|potato|film|squash)\b)",
+    r"\bscore (?:the )?(?:fat|membrane|top)\b",
+)
 
 
 def grinds(text: str) -> bool:

@@ -10,6 +10,7 @@ from pneumachron.core.planning.finish import Finish
 from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OwnWords, When
+from pneumachron.recipes.understanding.ingredients import foods_named
 from pneumachron.recipes.understanding.naming import referring_lines
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -50,7 +51,9 @@ class Work:
 
 def called(line: OutLine) -> str:
     """What a step calls a line; what is served may be several things, and is told whole."""
-    several = line.when == "beside" and line.amount is None and line.prepared is None
+    # “8 hoagie rolls, provolone, giardiniera”
+    several = line.amount is None or bool(foods_named(line.aside))
+    several = several and line.when == "beside" and line.prepared is None
     others = _TO_SERVE.sub("", line.aside).strip(" ,") if several else ""
     return f"{line.name}, {others}" if others else line.name
 

@@ -133,6 +133,8 @@ _HOTTER = any_of(
 MELTS_CHEESE = any_of(
     r"\b(?:broil|toast|grill|bake)\w*\b[^.;]{0,30}\b(?:melt|cheese)",
     r"\b(?:cheese|provolone|cheddar|mozzarella|gruyere)\b[^.;]*\b(?:broil|toast|grill|melt)",
+    r"\b(?:buns?|rolls?|bread|tortillas?|baguettes?)\b[^.;]{0,12}"
+    r"\bunder (?:the |a )?(?:broiler|grill)\b",
     r"\b(?:broil|toast|grill|warm|butter)\w* (?:the |your )?(?:\w+ )?"
     r"(?:buns?|rolls?|bread|tortillas?|baguettes?)\b",
 )

@@ -156,7 +156,8 @@ _CUTS = (
      )),
     (r"schweine(schulter|nacken|hals|bug)|\bsch(ä|ae)ufele\b", _german_shoulder),
     (r"\brinder?brust\b|\bbrustkern\b", _brisket),
-    (r"\bschweine(?:leiter|rippe?n|rippchen|spareribs)\b|\bvom schwein\b.*\bleiterchen\b", _ribs),
+    (r"\bschweine(?:leiter|rippe?n|rippchen|spareribs)\b(?!.*\bst\.?[- ]?louis\b)"
+     r"|\bvom schwein\b.*\bleiterchen\b", _ribs),
     (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
     (r"\bsch(ä|ae)lripp(chen|en?)\b|\b(?:schweine)?rippchen\b(?!.*\bst\.?[- ]?louis\b)"
      r"|\bleiterstück\b|\bkotelettrippen?\b", _ribs),
