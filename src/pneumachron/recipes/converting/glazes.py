@@ -194,7 +194,10 @@ def boiled_apart(understood: Understood, step: str, rows: Set[int]) -> str:
     sentences = sentences_in(step)
     for place, text in enumerate(sentences):
         told = _MEANWHILE.sub("", text)
-        if not OWN_PAN.search(told) or WITH_THE_MEAT.search(told):
+        everything = rows and _ALL_IN_A_PAN.search(told)
+        most = len(rows_named(understood, told) & rows) >= max(2, len(rows) / 2)
+        most = most and _TO_A_SIMMER.search(told) is not None
+        if not (everything or most or OWN_PAN.search(told)) or WITH_THE_MEAT.search(told):
             continue
         later = list(takewhile(lambda each: not _ON_THE_MEAT.search(each), sentences[place + 1 :]))
         if not any(map(_BOILED_UP.search, (told, *later))):
@@ -209,6 +212,17 @@ def boiled_apart(understood: Understood, step: str, rows: Set[int]) -> str:
     return ""
 
 
+_ALL_IN_A_PAN = any_of(
+    r"\b(?:everything|all|ingredients) for the (?:\w+ )?(?:sauce|glaze) in an? pan\b"
+)
+_TO_A_SIMMER = re.compile(
+    r"\b(?:bring|heat|simmer|boil|cook)\b"
+    r"(?![^.;]*\b(?:the|cooking|pan|braising) (?:\w+ )?"
+    r"(?:juices?|liquid|liquor|drippings|gravy|broth)\b)"
+    r"[^.;]*\b(?:simmer|boil|thick|syrupy|bubbl\w*|dissolve[sd]?)\b",
+    re.I,
+)
+"""“Bring the honey, soy and garlic to a simmer”, with nothing of the juice."""
 _ON_THE_MEAT = any_of(
     r"\b(?:brush|paint|glaze|baste|slather|pour|spoon|broil|grill|serve|toss|coat|drain|ribs?|meat"
     r"|pork|beef|brisket)\b"

@@ -272,6 +272,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     # “Heat the oil in a skillet, brown the pork”
     fries = item.kind == "fat" and understood.crust.kind == "pan"
     fries = fries and any(map(_IN_A_PAN.search, naming))
+    fries_others = item.kind == "fat" and any(map(_FRIES_OTHERS.search, naming))
     # “Season the ribs with garlic powder and pepper. Lay them on a sheet and bake”
     crusted = understood.crust.kind is not None or any(map(BRUSHED.search, told))
     crusted = crusted and understood.crust.kind != "glaze" and item.kind in _DRY
@@ -289,6 +290,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
         or dressed
     ):
         return "beside"
+    cooked = cooked or fries_others
     if (item.kind == "starch" and "crumb" not in item.food.words) or juiced or cooked:
         return "after"
     # “finish the sauce with the sesame oil. Glaze the ribs.”
@@ -322,6 +324,11 @@ _FOR_THE_LAST = any_of(
     r"\b(?:add|put|tuck|nestle|throw|pop|tip)\b[^.;]*\b(?:for|in) the (?:last|final)\b"
 )
 """“Add the apples for the last 45 minutes. … Serve with the apples.”"""
+_FRIES_OTHERS = any_of(
+    r"\b(?:brown|fry|saut[eé]|soften|sweat)\b[^.;]*"
+    r"\b(?:onions?|shallots?|mushrooms?|apples?|pears?|leeks?|carrots?)\b"
+)
+"""“Brown the pearl onions in the butter until glazed”: the meat is not brushed with that."""
 _IN_A_PAN = any_of(r"\b(?:skillet|pan|griddle|wok)\b", r"\bfry\b", r"\bcrisp")
 _JUICE = any_of(r"\bjuice$")
 _JUICE_OF = re.compile(r"\W*(?:the )?juice of\b", re.I)

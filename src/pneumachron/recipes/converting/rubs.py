@@ -25,6 +25,8 @@ FEW_FRUITS = 2
 _LIME_JUICE = any_of(r"\b(?:lemon|lime|orange|citrus|the) juice\b")
 _PEPPER = any_of(r"\bpepper(?:corns?)?$", r"pfeffer$")
 _POWDER = any_of(r"\b(?:garlic|onion) powder$", r"\bgranulated (?:garlic|onion)$")
+_SPICES_ADDED = any_of(r"\b(?:add|stir in)\b[^.;]*, (?:the )?spices(?=,| and\b| &)")
+"""“Season the ribs … Add the tomatoes, spices, broth and vinegar.”"""
 _RUBBED = any_of(r"\brub\b", r"\bmassage\b", r"\beinreiben\b", r"\bseasonings\b")
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
@@ -83,6 +85,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     dry = understood.cooking.method in {"smoker", "grill"}
     bound = {row for row in spices if _BINDS.search(understood.ingredients[row].line.raw)}
     plain = (rubs or dry) and not (spices - bound) & named
+    plain = plain and not any(map(_SPICES_ADDED.search, early))
     salts = {item.index for item in understood.ingredients if item.kind == "salt"}
     wet_heat = understood.cooking.method in WET
     # “season the pork with salt” says what with

@@ -90,6 +90,7 @@ YIELD = any_of(
     r"(?:tacos|sandwiches|sliders|burritos|servings|portions|helpings)$",
     r"^for \d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?( (people|persons|plates|of us))?[.:]?$",
     r"^portionen\s*:\s*\d{1,3}$",
+    r"^f(?:ü|ue)r \d{1,2}(?:\s?(?:-|–|bis)\s?\d{1,2})? (?:personen|portionen|pers\.?)\s*:$",
     r"^\d{1,2} (?:\w+['’]? )?portions or \d{1,2}\b.{0,20}$",
     r"^\d{1,2}(?:\s?[-–]\s?\d{1,2})? (?:people|persons|servings|portions)"
     r"(?:,| \+| plus| and) .{0,40}$",

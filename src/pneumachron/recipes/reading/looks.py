@@ -47,7 +47,8 @@ CLUTTER = any_of(
     r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
     r"\b(affiliate|(?<!from the )(?<!['’]s )newsletter|sponsored|copyright|all rights reserved"
     r"|advertis\w+|cookies?:)\b",
-    r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
+    r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d"
+    r"|per (?:serving|portion)\b.*(?:cal|kj|fat))",
     r"^(level|active|difficulty|skill|recipe type|meal type|diet)\s*:", r"^recipe card$",
     r"^[0-5](?:\.\d)?\s?/\s?5\b(?! ?(?:cups?|tsp|tbsp|lbs?|kg|g)\b)",
     r"^(?:oven|stove ?top|slow cooker|grill|smoker|pressure cooker)$",
@@ -75,7 +76,8 @@ CLUTTER = any_of(
     r"^[\d.,]+\s?[km]? (?:views|subscribers|followers)\b",
     r"^get the (?:free )?app\b|^start free\b",
     r"^update\s*:", r"^(?:got|have) (?:a |any )?questions?\b",
-    r"^cook(?:ing)? times? (?:by|per) (?:weight|size|pound|kilo)\b", r"\b\d+ ?(?:kcal|calories)\b",
+    r"^cook(?:ing)? times? (?:by|per) (?:weight|size|pound|kilo)\b",
+    r"\b\d+ ?(?:kcals?|calories)\b",
     r"\b(?:carbs?|protein|sodium|cholesterol)\b[^.;]{0,12}\d+ ?m?g\b.{0,40}"
     r"\b(?:carbs?|protein|fat|fib(?:er|re)|sodium|sugars?|cholesterol)\b[^.;]{0,12}\d+ ?m?g\b",
 

@@ -37,7 +37,7 @@ MOST_ON_A_LINE = 60
 
 
 _EMPHASIZED_LABEL = re.compile(r"(?<![*\w])[*_]{1,2}([^*_\n:]{2,40}:)[*_]{1,2}(?=\s)")
-_GEAR = re.compile(GEAR, re.I)
+_GEAR = re.compile(rf"(?:{GEAR})|\W*per (?:serving|portion)\b.*\d", re.I)  # “40 g fat”
 _LETTER = re.compile(r"^\s*\([A-Z]\)\s*(?P<rest>\S.*)$")
 
 

@@ -92,7 +92,8 @@ def _so_often(found: re.Match[str]) -> str:
 def read_plates(recipe: Recipe) -> float | None:
     """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
     places = [
-        (recipe.yields, (_COUNTED, _NUMBERS)),
+        # “makes about 16 tacos; serves 5-6”
+        (recipe.yields, (_FEEDS, _COUNTED, _NUMBERS)),
         (recipe.title, (_COUNTED, _SAID)),
         *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in reversed(recipe.steps)),
         # “I first made it for a party of 20” is a story

@@ -24,7 +24,8 @@ _REST = re.compile(
 )
 _ALL = re.compile(
     r"\ball (?:of )?(?:the )?ingredients\b"
-    r"|(?<!til )(?<!till )(?<!until )\beverything\b(?!['’]s\b| (?:is|else|for|from"
+    r"|(?<!til )(?<!till )(?<!until )(?<!take )(?<!lift )(?<!remove )(?<!scoop )(?<!fish )"
+    r"\beverything\b(?!['’]s\b| (?:is|else|for|from"
     r"|in the(?! (?:pot|cooker|crock|crockpot|slow cooker|dutch oven)\b))\b)",
     re.I,
 )
