@@ -88,6 +88,43 @@ from tests.text.words import words
         ("tom_saap_ribs", "and toasted rice powder", "cook toasted rice powder"),
         ("rinderbrust_meerrettichsosse", "Serve with Meerrettichsoße", "Thicken with Mehl"),
         ("jerk_shoulder_over_coals", "Stir the reserved paste with 2 tbsp honey", ""),
+        # what is served with it was lost where no line has it
+        ("stracotto", "Polenta!", ""),
+        ("schulter_mit_kruste", "Mit Knödeln servieren.", ""),
+        ("mojo_with_its_skin", "Rice, black beans, raw onion.", ""),
+        ("butt_with_a_vinegar_mop", "Pile on white buns with slaw.", ""),
+        ("caption_with_pictures", "Pile on buns w/ slaw", "Shred pork, toss"),
+        ("birria_with_film_times", "Dip tortillas in the red fat", ""),
+        ("peach_spareribs", "Pass remaining sauce.", ""),
+        ("ragu_in_a_paragraph", "Boil the pasta in salted water", ""),
+        ("neck_on_the_kettle_with_rolls", "Serve with Soft rolls and slaw", ""),
+        ("sandwich_brisket_italian_slow", "for dipping", "broiler"),
+        # a marinade told in two or three sentences
+        ("spare_ribs_chinese_takeaway", "Marinate the meat in dark soy", "Take off the foil"),
+        ("grandmas_sauerbraten_brisket", "in the refrigerator, for 72\u00a0h", "Heat vinegar"),
+        ("galbijjim_of_a_neighbor", "Parboil 5 minutes, rinse", ""),
+        ("jerk_shoulder_holes_and_garlic", "Poke holes in pork and stuff with garlic", ""),
+        ("oven_pulled_pork_beer", "Stir in BBQ sauce, or serve it on the side", "in a roaster"),
+        ("rinderbrust_meerrettich", "Für die Sauce Butter schmelzen", "Stir in Butter"),
+        ("vietnamese_caramel_ribs", "Put the sugar in a pot with 1 tbsp water", "Stir in sugar"),
+        ("short_ribs_out_of_the_fridge", "Rest the meat", "45\u00a0min"),
+        ("cola_ribs_slow_uk", "put everything for the sauce in a pan", "kcals"),
+        ("honey_garlic_ribs_slurry_apart", "Stir in the slurry and cook 1-2", "Thicken with"),
+        ("bossam_with_ssam_sauce", "Serve with Ssam sauce", "Stir in spring onions, doenjang"),
+        (
+            "short_rib_bourguignon_weekend",
+            "brown the pearl onions in half the butter",
+            "Brush with",
+        ),
+        ("country_style_ribs_foil", "seasoned salt, garlic powder, and black pepper", ""),
+        (
+            "pulled_with_apple_butter",
+            "Add large sweet onion",
+            "black pepper, and large sweet onion",
+        ),
+        ("brisket_and_potatoes_in_two_runs", "cut ones too: steak seasoning.", "Stir in oil"),
+        ("shoulder_roast_with_crackling_and_apple", "Add Bramley apples", "Pull it on"),
+        ("barbacoa_weeknight", "Add chipotle peppers in adobo", "Stir in sauce"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
@@ -135,3 +172,27 @@ def test_when_the_day_does_what_keeps_its_own_words(voice: str, work: str, when:
 def test_pulled_before_its_crust_or_after_it(voice: str, first: bool) -> None:
     kinds = {step.kind: words(step) for step in of(voice).steps}
     assert ("Pull it apart" in kinds["finish"], "Pull it" in kinds["carve"]) == (first, not first)
+
+
+@pytest.mark.parametrize(
+    ("voice", "what", "value"),
+    [
+        ("brisket_first_one", "hours", (12, 12)),  # “total 12 hrs”, and not “(7.5 hrs in)”
+        ("smoked_plate_ribs_forum_steps", "hours", (6, 7)),  # 3 h “alone” are of these
+        ("brisket_first_one", "temp_c", 121),  # 250 °F; 170 °F is inside, where it is wrapped
+        ("rippchen_mit_honig", "cut", "back_ribs"),  # pork, and no beef short ribs
+        ("root_beer_pulled", "cut", "shoulder_boneless"),  # “tenderloin or pork shoulder”
+        ("leftover_tacos_short_rib", "plates", 5.5),  # 16 tacos are no plates
+        ("spareribs_ofen_honigbier", "plates", 3.5),  # “Für 3-4 Portionen:”
+    ],
+)
+def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
+    done = of(voice)
+    cooking = done.understood.cooking
+    found = {
+        "hours": ((cooking.low_s or 0) / 3600, (cooking.high_s or 0) / 3600),
+        "temp_c": round(cooking.temp_c or 0),
+        "cut": done.understood.cut,
+        "plates": done.plates,
+    }
+    assert found[what] == value

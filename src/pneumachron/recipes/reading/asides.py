@@ -84,7 +84,15 @@ def is_farewell(row: Row) -> bool:
         return False
     if _OF_A_READER.match(row.plain):
         return True
-    return row.look.work <= 0 and len(row.plain.split()) <= 6
+    # “Soft rolls, slaw.” is served with it
+    several = _SEVERAL.search(row.plain) is not None and not row.look.clutter
+    names_food = several and row.look.food >= _SOME_FOOD
+    return row.look.work <= 0 and len(row.plain.split()) <= 6 and not names_food
+
+
+_SEVERAL = re.compile(r"^\W*[a-z][^,]*(?:, | and | & )", re.I)
+_SOME_FOOD = 1.0
+"""How much a line looks like a food that names one. Judgement."""
 
 
 def labelled_s(times: str, label: str) -> float | None:
