@@ -226,7 +226,7 @@ def finish(work: Work) -> OutStep | None:
         said = [say(code, names=names) for code, names in told if names]
         return OutStep("finish", tuple(said)) if said else None
     low, high = minutes_of(work.finish.each_s)
-    mixed = mixed_in(work)
+    mixed = _mixed_in(work)
     glaze = listed(name for name in glaze.split("\n") if name and name not in mixed)
     said = [say(f"finish_{kind}", low_min=low, high_min=high)]
     if "burnt_ends" in work.understood.crust.characters and not work.understood.cubed:
@@ -244,7 +244,7 @@ def finish(work: Work) -> OutStep | None:
     return OutStep("finish", tuple(said), minutes_of(work.finish.total_s))
 
 
-def mixed_in(work: Work) -> list[str]:
+def _mixed_in(work: Work) -> list[str]:
     """Sauces that go in with the pulled meat, and not onto its crust."""
     if work.finish.kind in {"none", "glaze"} or not is_pulled(work.plan.setup.request):
         return []
@@ -314,7 +314,7 @@ def carve(work: Work) -> OutStep:
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone
         said = [say("pull_off", bones="yes" if bones else "no")]
-    if mixed := mixed_in(work):
+    if mixed := _mixed_in(work):
         said.append(say("glaze_beside", names=listed(mixed)))
     if beside := _served(work):
         said.append(say("serve_with", names=beside))
