@@ -124,6 +124,10 @@ from tests.text.words import words
         ),
         ("brisket_and_potatoes_in_two_runs", "cut ones too: steak seasoning.", "Stir in oil"),
         ("shoulder_roast_with_crackling_and_apple", "Add Bramley apples", "Pull it on"),
+        ("smoked_pork_butt_howto", "Pull it on a rimmed tray", "Finish on the grill"),
+        ("korean_pulled_pork", "Serve with slaw and brioche buns", ""),
+        ("beef_ribs_uk_jacobs", "Add chestnut mushrooms", "give it another half an hour"),
+        ("baby_backs_oven_foil_packet", "Brush with barbecue sauce", "Put on baking sheet"),
         ("barbacoa_weeknight", "Add chipotle peppers in adobo", "Stir in sauce"),
     ],
 )

@@ -156,8 +156,9 @@ def _kind_of(
     ):
         return "finish"
     rind = late and has_rind(understood) and _CRACKLES.search(step)
-    if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
-        return "rest"  # meanwhile the rind is roasted alone, and vegetables have their own run
+    apart_at = _cooked_apart(understood, step, lines) if late and theme == "other" else ""
+    if rind or apart_at:
+        return apart_at or "rest"  # meanwhile the rind is roasted alone
     early = index < _first(understood)
     rest_poured = early and not lost and _REST_POURED.search(step)
     second_pan = late and fried and _SECOND_PAN.search(step)
@@ -206,12 +207,18 @@ _TAKEN_OUT = re.compile(
 )
 
 
-def _is_cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]) -> bool:
-    """“Add the cabbage for the last hour”: it has a run of its own."""
+def _cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]) -> str:
+    """“Add the cabbage for the last hour”: it has a run of its own, or is simmered in the sauce."""
     told = [text for text in sentences_in(step) if not _TAKEN_OUT.match(text)]
     put_in = bool(told) and all(map(_PUT_IN.match, told))
     named = rows_named(understood, " ".join(told)) if put_in else frozenset()
-    return bool(named) and all(line.when == "own_run" for line in lines if line.origin in named)
+    places = {
+        (line.when, line.when == "own_run" or line.food.kind == "tender_veg")
+        for line in lines if line.origin in named
+    }  # fmt: skip
+    if places == {("own_run", True)}:
+        return "rest"
+    return "sauce" if places == {("after", True)} else ""
 
 
 _SEASONS = re.compile(r"\W*(?:then )?(?:season|rub|sprinkle|dust)\b[^.;]*[.;]?\W*$", re.I)

@@ -343,7 +343,8 @@ def _served(work: Work) -> str:
 
 
 _FOR_SERVING = any_of(
-    r"\b(?:for|to) serv(?:e|ing)\b", r"\b(?:buns?|rolls?|baps?|bread|baguettes?)[ .]*$"
+    r"\b(?:for|to) serv(?:e|ing)\b",
+    r"\b(?:buns?|rolls?|baps?|bread|baguettes?)[ .]*(?:, (?:toasted|split|warmed)[ .]*)?$",
 )
 
 

@@ -78,6 +78,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\b(?:put|place|set|lay|sit|arrange)\b[^.;]{0,60}"
             r"\b(?:roaster|(?:roasting|baking) (?:pan|tin|dish)|9 ?x ?13)\b[^.;]{0,80}"
             r"\bcover\w*\b[^.;]*\b(?:foil|lid|tight)",
+            r"\b(?:put|place|lay|set)\b[^.;]{0,60}\bfoil\b[^.;]{0,80}\b(?:packet|parcel|seal|fold)\b",
             r"\bpar-?boil\b.{0,80}\b(?:[2-9]\d min|hours?\b)",
             r"\bturn down to",
             r"\bwrap\b(?![^.;]{0,40}\b(?:plastic|cling|clingfilm|film)\b)"

@@ -83,7 +83,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (\w+ )?"
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
             r"\b(on|over) (very )?(hot |medium )?coals\b",
-            r"\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue)\b"
+            # “Wrap it and return it to the smoker” goes on cooking
+            r"^(?!.*\bwrap(?:ped)?\b).*\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue)\b"
             r"(?![^.;]*\b(?:until|till?) (?:it['’]?s? |they )?(?:reach\w* |hits? )?(?:19\d|20\d)\b)"
             r"(?![^.;]*\bhours?\b)",
             r"\bgrill (it|them|the|for|each|briefly|over|ribs|racks|\d)",
