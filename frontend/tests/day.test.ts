@@ -26,7 +26,7 @@ const DAY: DayDraft = {
       sauce: "half",
       rubbed: false,
       crackling: false,
-  pulled_first: false,
+      pulled_first: false,
       ahead: "today",
       marinade: null,
       parted: false,
