@@ -320,8 +320,8 @@ do-pull = { $family ->
     }
     .look = It comes apart when you lift it.
     .wrong = Does it hold together? Cook it longer next time, or slice it.
-do-pull_first = Pull it apart and pick out large fat; spread it in one layer and moisten it with a little of its juice
-    .look = It comes apart when you lift it.
+do-pull_first = Pull it apart, and spread it in one layer with a little of its juice
+    .look = Large fat is picked out, and it is moist and not wet.
     .wrong = Does it hold together? Cut it small, and cook it longer next time.
 do-serve_crisped = Stir a little more of the juice in, and serve it at once
     .look = Crisp edges, and juicy within.
