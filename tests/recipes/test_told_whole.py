@@ -2,6 +2,7 @@
 
 import pytest
 
+from pneumachron.recipes.understanding.durations import temperatures_in
 from pneumachron.recipes.writing.day import extra_work
 from tests.recipes.test_usual_cards import of
 from tests.text.words import words
@@ -200,3 +201,14 @@ def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
         "plates": done.plates,
     }
     assert found[what] == value
+
+
+@pytest.mark.parametrize(
+    ("text", "temp_c"),
+    [
+        ("Wrapped in pink butcher paper at 170 (7.5 hrs in).", 77),  # °F, inside
+        ("Wrap the ribs in foil and bake at 160 for 2 hours.", 160),  # an oven
+    ],
+)
+def test_where_meat_is_wrapped_and_where_it_cooks_wrapped(text: str, temp_c: int) -> None:
+    assert [round(found.temp_c) for found in temperatures_in(text)] == [temp_c]

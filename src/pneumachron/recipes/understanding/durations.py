@@ -308,8 +308,11 @@ _HOTTER_F = re.compile(r"\s?(?:-|–|to|and)\s?(?:2[5-9]\d|[34]\d\d)\b")
 _FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
 _SMOKERS = any_of(r"\bpellet\b", r"\boffset\b", r"\bkamado\b", r"\bdrum\b", r"\bsmoker\b")
-_WRAPS = any_of(r"\bwrap\w*\b[^.;]{0,40}\b(?:at|by|@|around|about)\W")
-_AT_THE_STALL = (145, 185)
+_WRAPS = any_of(
+    r"\bwrap\w*\b(?:(?!\b(?:bak|cook|roast|smok|oven|return|back))[^.;]){0,40}"
+    r"\b(?:at|by|@|around|about)\W"
+)
+_AT_THE_STALL_F = (145, 185)
 """Inside, where meat is wrapped [°F]. Common practice: 150 to 180 °F."""
 _HOURS_S = 3 * 3600.0
 """So long no oven is hotter than 210 °C. Judgement."""
@@ -320,7 +323,7 @@ def _bare_c(value: float, text: str) -> float | None:
 
     What smokes is never as hot as 200 °C, and no oven is at 210 °C for three hours.
     """
-    wrapped = _AT_THE_STALL[0] <= value <= _AT_THE_STALL[1] and _WRAPS.search(text)
+    wrapped = _AT_THE_STALL_F[0] <= value <= _AT_THE_STALL_F[1] and _WRAPS.search(text)
     smokes = (
         wrapped
         or (value >= 200 and _SMOKES.search(text))
