@@ -183,12 +183,13 @@ def test_what_recipe_and_day_bring_along_has_its_place() -> None:
     # common practice: what the pot waits for first, cold work while it heats, a side's own run
     # while the meat rests
     soaked = Extra("Soak the ribs", 60, "before_rub")
-    brought = replace(BROUGHT, work=(*BROUGHT.work, soaked))
+    plated = Extra("Serve over the mash", 3, "at_table")
+    brought = replace(BROUGHT, work=(*BROUGHT.work, soaked, plated))
     kinds = [step.step_id for step in fold(BARE, [], brought).steps]
     assert kinds == [
         "extra3", "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1",
         "come_up", "hold", "release", "open", "judge", "rest", "side2load",
-        "side2lid", "side2up", "side2hold", "side2", "carve", "keep", "write_down",
+        "side2lid", "side2up", "side2hold", "side2", "carve", "extra4", "keep", "write_down",
     ]  # fmt: skip
 
 

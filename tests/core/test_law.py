@@ -42,7 +42,7 @@ STEP_OF = {
 MILD: Marinade = "mild"
 STRONG: Marinade = "strong_acid"
 PLACES: tuple[ExtraWhen, ...] = (
-    "before_rub", "before_pot", "first_run", "beside", "own_run", "at_end",
+    "before_rub", "before_pot", "first_run", "beside", "own_run", "at_end", "at_table",
 )  # fmt: skip
 ORDER = (
     "thaw", "part", "trim", "season", "rub", "marinate", "temper", "sear", "deglaze", "pour",

@@ -349,6 +349,7 @@ def test_a_side_in_a_run_of_its_own_and_a_recipes_own_work() -> None:
         Extra("a paste of spices", 12.0, "before_pot"),
         Extra("a slaw", 20.0, "beside"),
         Extra("soak the ribs", 60.0, "before_rub"),
+        Extra("bake it under mash", 25.0, "at_table"),
     )
     dish = replace(DISHES[0], extras=extras)
     blocks = dish_blocks(dish)
@@ -360,6 +361,8 @@ def test_a_side_in_a_run_of_its_own_and_a_recipes_own_work() -> None:
     assert where["a:extra1"][1] <= where["a:run0"][0] + 0.01
     assert where["a:extra2"][1] <= 0.01
     assert where["a:extra3"][1] <= where["a:season"][0] + 0.01
+    assert where["a:carve"][1] <= where["a:extra4"][0] + 0.01
+    assert where["a:extra4"][1] <= 0.01
     shopped = at(schedule(day_blocks([dish], shop=True)))
     assert shopped["*:shop"][1] <= shopped["a:extra3"][0] + 0.01
     side = next(item for item in blocks if item.block_id == "a:side0")

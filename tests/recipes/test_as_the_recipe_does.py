@@ -179,8 +179,10 @@ def test_a_paragraph_keeps_what_is_no_heat() -> None:
 
 
 def test_what_it_is_served_over_is_told_last() -> None:
+    """With the carved meat; it stood behind what becomes of the leftovers."""
     done = made(WET, "Serve over mashed potatoes.")
-    assert words(done.steps[-1]) == "Serve over mashed potatoes."
+    assert [step.kind for step in done.steps[-3:]] == ["carve", "own_words", "keep"]
+    assert words(done.steps[-2]) == "Serve over mashed potatoes."
 
 
 def test_vinegar_for_the_mop_leaves_the_sauce_its_own() -> None:

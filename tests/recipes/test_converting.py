@@ -296,8 +296,8 @@ def test_rules_on_steps_and_whole() -> None:
     assert mark_of(done, "heat_struck").does == "struck"
     assert mark_of(done, "own_words").before == "Ring the bell."
     # what keeps its own words is done before the meal is cut and served
-    assert [step.kind for step in done.steps[-2:]] == ["own_words", "carve"]
-    assert words(done.steps[-2]) == "Ring the bell."
+    assert [step.kind for step in done.steps[-3:]] == ["own_words", "carve", "keep"]
+    assert words(done.steps[-3]) == "Ring the bell."
     assert mark_of(made(), "in_our_step").step == 1
     glazed = made("1 cup barbecue sauce")
     assert mark_of(glazed, "finish_added").does == "added"
@@ -452,7 +452,7 @@ def test_steps_stand_in_the_order_of_work() -> None:
     lines = ("2 onions", "300 ml stock", "2 tbsp flour", "1 cup barbecue sauce")
     done = made(*lines, steps=steps)
     order = ["season", "sear", "deglaze", "pot", "lid", "set", "release", "judge", "rest", "sauce",
-             "finish", "carve"]  # fmt: skip
+             "finish", "carve", "keep"]  # fmt: skip
     assert [step.kind for step in done.steps] == order  # common practice: the order of the work
     said = " ".join(words(step) for step in done.steps)
     for caution in ("Never force it", "Is the pin down?", "Do not rinse", "never in the pot"):

@@ -147,6 +147,16 @@ def test_meat_that_is_covered_over_coals_is_in_no_oven() -> None:
     assert of("jerk_shoulder_over_coals").understood.cooking.method == "grill"
 
 
+def test_to_put_it_on_the_plates_takes_minutes_only() -> None:
+    """The polenta is made before, and not once the ribs are cut."""
+    work = {
+        each.title: (each.when, each.minutes) for each in extra_work(of("ribs_polenta_gremolata"))
+    }
+    made = "Cook the polenta per the packet, beat in butter and parmesan"
+    assert work[made] == ("beside", 10.0)
+    assert work["Serve with ribs on top and gremolata scattered over"] == ("at_table", 3.0)
+
+
 @pytest.mark.parametrize(
     ("voice", "work", "when"),
     [
@@ -156,8 +166,10 @@ def test_meat_that_is_covered_over_coals_is_in_no_oven() -> None:
         ("galbi_jjim_in_cells", "Soak the ribs", "before_pot"),
         ("mojo_reserved_for_serving", "Reserve", "before_rub"),
         ("gas_grill_maple_mustard", "Meanwhile, boil the glaze", "beside"),
-        ("pulled_pork_under_mash", "Spoon into a baking dish", "at_end"),
-        ("brisket_bowl_of_red", "Serve with onion", "at_end"),
+        ("pulled_pork_under_mash", "Spoon into a baking dish", "at_table"),
+        ("brisket_bowl_of_red", "Serve with onion", "at_table"),
+        # it was made once the meat was carved
+        ("brisket_tacos_pickled_onions", "While the meat cooks, make", "beside"),
     ],
 )
 def test_when_the_day_does_what_keeps_its_own_words(voice: str, work: str, when: str) -> None:

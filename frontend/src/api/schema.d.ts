@@ -3308,7 +3308,7 @@ export interface components {
              * When
              * @enum {string}
              */
-            when: "before_rub" | "before_pot" | "first_run" | "beside" | "own_run" | "at_end";
+            when: "before_rub" | "before_pot" | "first_run" | "beside" | "own_run" | "at_end" | "at_table";
         };
         /**
          * FaultsIn

@@ -291,6 +291,7 @@ RECIPE_STEPS: dict[StepKind, tuple[str, ...]] = {
     "sauce": ("sauce",),
     "finish": ("finish",),
     "carve": ("carve",),
+    "keep": ("keep",),
 }
 """Which steps of a converted recipe are told at which step beside the pot; lid, minutes and release
 are the plan's own."""

@@ -343,6 +343,7 @@ const whenWords = (): Record<NonNullable<DishOfDay["extras"]>[number]["when"], s
   beside: say("schedule-to-serve"),
   own_run: say("schedule-cook-separately"),
   at_end: say("schedule-at-the-end"),
+  at_table: say("schedule-at-the-table"),
 });
 
 const MOST_EXTRAS = 12;

@@ -72,6 +72,7 @@ schedule-leftovers = leftovers
 schedule-into-the-refrigerator = into the refrigerator
 schedule-frozen-in-portions = frozen in portions
 schedule-at-the-end = at the end
+schedule-at-the-table = at the table
 schedule-while-it-cooks = while it cooks
 schedule-a-step-of-your-own = a step of your own for { $title }
 schedule-own-step-such-as = your own step, such as: stir in the honey

@@ -12,10 +12,11 @@ said; thickened with starch."""
 USUAL_SAUCE_M3 = 0.24e-3
 """To what it is boiled down when no volume is said."""
 ExtraWhen: TypeAlias = Literal[
-    "before_rub", "before_pot", "first_run", "beside", "own_run", "at_end"
+    "before_rub", "before_pot", "first_run", "beside", "own_run", "at_end", "at_table"
 ]
 """`before_rub`: before the meat is trimmed; `first_run`: pulses in a run of the cooker before it;
-`own_run`: a side in one after it."""
+`own_run`: a side in one after it; `at_end`: before the meat is carved; `at_table`: with the carved
+meat."""
 Kept: TypeAlias = Literal["chill", "freeze"]
 """Where what is left goes."""
 LateHow: TypeAlias = Literal["later", "keep_warm", "take_out", "rest_warm", "cover", "chill"]

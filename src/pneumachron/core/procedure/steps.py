@@ -40,19 +40,20 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     run = run_steps(plan, plan.hold_min)
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
     sides, last = extra_steps(brought, "own_run"), extra_steps(brought, "at_end")
+    served = extra_steps(brought, "at_table")
     early = brought.ahead == "today" and is_lit_early(plan)
     lit = () if early else preheat_steps(plan)
     # the rind is still crisp at the table: its oven is lit while the pressure falls
     hot, rind = rind_oven_steps(brought), crackling_steps(brought)
     after = (
         (*rind, *lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought),
-         *crust_steps(plan, brought), *last, *carve_steps(plan, brought))
+         *crust_steps(plan, brought), *last, *carve_steps(plan, brought), *served)
         if brought.ahead == "today"
         else (*cool_steps(plan, brought.ahead), *hot, *rind, *sides,
               *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
               *reheat_steps(plan), *crust_steps(plan, brought), *last,
-              *cold_carve_steps(plan, brought))
+              *cold_carve_steps(plan, brought), *served)
     )  # fmt: skip
     cooked = (*run[started:], *batch_steps(plan, brought))
     lit_early = (

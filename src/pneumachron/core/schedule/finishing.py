@@ -57,8 +57,7 @@ def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
     found += crust(dish, cook, before_knife)
     if len(found) > 1 and found[-1].block_id == block_id(dish, "finish"):
         before_knife = Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "crust")
-    found.append(carve(dish, carve_steps(cook, brought(dish)), before_knife))
-    return found
+    return [*found, *served(dish, carve_steps(cook, brought(dish)), before_knife)]
 
 
 def _block(
@@ -103,9 +102,15 @@ def preheated(dish: Dish, steps: Sequence[Step]) -> tuple[list[Block], tuple[Wai
     return blocks, waits
 
 
-def carve(dish: Dish, steps: Sequence[Step], after: Wait) -> Block:
-    """Cut or pulled just before it is served."""
-    return _block(dish, "carve", steps, (after,), CARVED_KEEPS_S)
+def served(dish: Dish, knife: Sequence[Step], after: Wait) -> list[Block]:
+    """Cut or pulled just before the meal, and what the recipe wants done to the carved meat."""
+    named = [("carve", knife)] if knife else []
+    named += [(step.step_id, (step,)) for step in extra_steps(brought(dish), "at_table")]
+    found: list[Block] = []
+    for name, steps in named:
+        found.append(_block(dish, name, steps, (after,)))
+        after = Wait(found[-1].block_id, 0.0, CARVED_KEEPS_S, "kept_warm")
+    return [*found[:-1], *(replace(block, to_table_s=CARVED_KEEPS_S) for block in found[-1:])]
 
 
 def at_end(dish: Dish, after_id: str) -> Iterator[Block]:

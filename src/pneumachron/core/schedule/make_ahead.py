@@ -2,6 +2,7 @@
 
 from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import Plan
+from pneumachron.core.procedure.before_lid import extra_steps
 from pneumachron.core.procedure.step import Step
 from pneumachron.core.procedure.to_table import (
     CHILL_LEAST_S,
@@ -16,12 +17,12 @@ from pneumachron.core.schedule.finishing import (
     CARVED_KEEPS_S,
     all_of,
     at_end,
-    carve,
     crust,
     kept,
     own_runs,
     preheated,
     sauce,
+    served,
 )
 from pneumachron.core.schedule.model import Block, Wait
 from pneumachron.core.schedule.prep import DAY_S, THAWED_KEEPS_S
@@ -69,7 +70,7 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
         dish.title,
         tuple(stretch(dish, step) for step in hot),
         (cold, *waits),
-        to_table_s=None if knife else CARVED_KEEPS_S,
+        to_table_s=None if knife or extra_steps(brought(dish), "at_table") else CARVED_KEEPS_S,
     )
     found += [*oven, reheat, *sauce(dish, cook, cold, SAUCE_KEEPS_S)]
     after = Wait(reheat.block_id, 0.0, REHEATED_KEEPS_S, "kept_warm")
@@ -77,8 +78,7 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
     if crusted:
         after = Wait(crusted[-1].block_id, 0.0, CARVED_KEEPS_S, "crust")
     found += crusted
-    if knife:
-        found.append(carve(dish, knife, after))
+    found += served(dish, knife, after)
     last = "carve" if knife else "reheat"
     found += at_end(dish, reheat.block_id)
     return [*found, *own_runs(dish, last_run), kept(dish, plans, last)]

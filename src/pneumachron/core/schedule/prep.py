@@ -114,7 +114,7 @@ def temper(dish: Dish) -> Block:
 def extras(dish: Dish) -> Iterator[Block]:
     """A recipe's own work: before the pot, or any time within a day."""
     for number, extra in enumerate(dish.extras):
-        if extra.when in {"own_run", "at_end"}:
+        if extra.when in {"own_run", "at_end", "at_table"}:
             continue
         if extra.when == "first_run":
             yield side_block(dish, number, extra)

@@ -72,7 +72,7 @@ class OwnWords:
     before_rub: bool = False
     """The meat is rubbed or soaked with it afterwards."""
     serves: bool = False
-    """It serves the meal: nothing comes after it."""
+    """It serves the carved meat: only what is put away comes after it."""
     at_first: bool = False
     """It does it before anything is browned or softened."""
 

@@ -3,6 +3,7 @@
 import re
 from collections.abc import Callable, Iterator, Set
 from dataclasses import replace
+from itertools import takewhile
 
 from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze
 from pneumachron.recipes.converting.marks import OwnWords
@@ -35,10 +36,14 @@ def titled(understood: Understood, index: int) -> str:
     return f"{name}: {step}" if late and name and name.lower() not in step.lower() else step
 
 
+def is_of_leftovers(text: str) -> bool:
+    """“Freezes beautifully”: said at last."""
+    return _KEEPS.match(text) is not None
+
+
 _KEEPS = re.compile(
     r"\W*(?:it )?(?:freezes|keeps|leftovers|store|freeze|refrigerate leftovers)\b", re.I
 )
-"""“Freezes beautifully”: said at last."""
 
 
 def worded(
@@ -71,12 +76,44 @@ def worded(
         before_heat=before,
         before_rub=early
         and ((rubbed is not None and index < rubbed) or _NIGHT_BEFORE.match(text) is not None),
-        serves=(themes[index] == "serve" or _KEEPS.match(text) is not None) and not early,
+        serves=(themes[index] == "serve" or is_of_leftovers(text))
+        and not (early or _MEANWHILE.match(text)),
         at_first=before and (fried is None or index < fried),
     )
 
 
 _NIGHT_BEFORE = re.compile(r"\W*the (?:night|evening|day) before\b", re.I)
+
+
+def made_and_served(told: OwnWords) -> tuple[OwnWords, ...]:
+    """“Boil the pasta. Serve with the ragù”: made before the meat is carved, then served."""
+    texts = sentences_in(told.text) if told.serves else []
+    made = list(takewhile(_only_makes, texts))
+    if not made or len(made) == len(texts):
+        return (told,)
+    return (
+        replace(told, text=" ".join(made).rstrip(" ;,"), serves=False),
+        replace(told, text=_capital(" ".join(texts[len(made) :]))),
+    )
+
+
+def _only_makes(text: str) -> bool:
+    return MAKES.search(text) is not None and _SERVING.search(text) is None
+
+
+MAKES = any_of(
+    r"\b(?:boil|simmer|cook|bake|broil|fry|crisp|toast|mash|griddle|make|mix|stir|whisk|reheat"
+    r"|combine|chop|char|dissolve|thicken)\b"
+)
+"""What is more than to serve."""
+_SERVING = any_of(r"\b(?:serves?|pass|pile|plate)\b", r"\bservieren\b")
+
+
+_MEANWHILE = re.compile(
+    r"\W*(?:meanwhile|in the meantime|inzwischen|währenddessen"
+    r"|while (?:the|it|they|that|this|everything)\b)",
+    re.I,
+)
 _SAUCE_FIRST = re.compile(r"\W*(?:[a-z]+ ){0,2}(?:sauce|glaze):", re.I)
 
 
@@ -277,15 +314,18 @@ def _from_the_clause(text: str, start: int) -> str:
     """“Shred, toss with the sauce, pile on buns with slaw”: from “pile” on."""
     if CLAUSES.search(text[:start][-6:]) is None:
         return text
-    return text[start : start + 1].upper() + text[start + 1 :]
+    return _capital(text[start:])
+
+
+def _capital(text: str) -> str:
+    return text[:1].upper() + text[1:]
 
 
 def rest_of_the_rub(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
     """“… sprinkle heavily with the reserved rub”, behind the long heat: no other step tells it."""
     for text in _behind_the_heat(understood, index):
         for part in filter(_RESERVED_RUB.search, CLAUSES.split(text)):
-            first = part[:1].upper() + part[1:]
-            told = worded(understood, themes, index, first, after=True)
+            told = worded(understood, themes, index, _capital(part), after=True)
             yield replace(told, before_finish=False)
 
 

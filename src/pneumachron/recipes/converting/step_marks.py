@@ -18,6 +18,7 @@ from pneumachron.recipes.converting.own_words import (
     baked_as_a_dish,
     beside_the_heat,
     kept_back,
+    made_and_served,
     rest_of_the_rub,
     served_with_more,
     titled,
@@ -116,7 +117,7 @@ def step_marks(
         )
         own = overruled and not own_minutes
         marks.append((_also(mark, step, theme), "own_words" if own else kind))
-    return marks, tuple(kept), tuple(cures)
+    return marks, tuple(part for told in kept for part in made_and_served(told)), tuple(cures)
 
 
 def _beside_our_step(

@@ -1,6 +1,7 @@
 """The steps of the converted recipe, in the order of the work; `text` has the words."""
 
 import re
+from collections.abc import Iterable
 
 from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES
@@ -24,6 +25,7 @@ from pneumachron.recipes.converting.cures import BRUSHED_OFF
 from pneumachron.recipes.converting.fats import is_fried
 from pneumachron.recipes.converting.marinade import marinating_s
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
+from pneumachron.recipes.converting.own_words import is_of_leftovers
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.seasoning import (
     is_just_seasoned,
@@ -37,6 +39,7 @@ from pneumachron.recipes.converting.table_steps import (
     fried_in,
     in_the_glaze,
     is_made_in,
+    keep,
     parts_stirred_in,
     sauce,
 )
@@ -56,20 +59,26 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     """The steps, as many as there is something to do."""
     makers = (
         _season, _marinate, _pulses, _sear, _soften, _pot, _lid, _set, _release, _judge, _rest,
-        _own_run, sauce, finish, carve,
+        _own_run, sauce, finish, carve, keep,
     )  # fmt: skip
     steps = [step for make in makers if (step := make(work)) is not None]
-    # what keeps its own words is done before the meal is served, but for what serves it
+    # what keeps its own words is done before the meat is carved, but for what serves it
     found: list[OutStep] = [OutStep("cure", (own_words(text),)) for text in work.cures]
     serving = [told for told in work.kept if told.serves]
     early = [told for told in work.kept if told not in serving]
     for step in steps:
+        if step.kind == "keep":
+            found += _in_own_words(told for told in serving if not is_of_leftovers(told.text))
         if step.kind in _WAITED_FOR:
             now = [told for told in early if _is_time_for(work, told, step.kind)]
             early = [told for told in early if told not in now]
             found += [OutStep("own_words", _with_what_waits(work, told)) for told in now]
         found.append(step)
-    return (*found, *(OutStep("own_words", (own_words(told.text),)) for told in serving))
+    return (*found, *_in_own_words(told for told in serving if is_of_leftovers(told.text)))
+
+
+def _in_own_words(kept: Iterable[OwnWords]) -> list[OutStep]:
+    return [OutStep("own_words", (own_words(told.text),)) for told in kept]
 
 
 _WAITED_FOR = frozenset(

@@ -319,7 +319,12 @@ def carve(work: Work) -> OutStep:
     if beside := _served(work):
         said.append(say("serve_with", names=beside))
     keep_s = afterwards()[cut.family].keep_warm_s
-    return OutStep("carve", (*said, say("keep_warm", keep_s=keep_s), say("leftovers")))
+    return OutStep("carve", (*said, say("keep_warm", keep_s=keep_s)))
+
+
+def keep(_: Work) -> OutStep:
+    """What is left over is put away."""
+    return OutStep("keep", (say("leftovers"),))
 
 
 _FOR_THE = re.compile(r"^(?:for |f(?:ü|ue)r )?(?:(?:the|den|die|das) )?", re.I)

@@ -34,6 +34,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"([\w°]+\W+){0,2}(on|off|out|in|smoker|pit|internal|done|light|lit|rest|foil(ed)?|wrap(ped)?)\b"
             r"(?! the)",
             r"^\W*(NP?R|QP?R|(natural|quick) (pressure )?release)\b",
+            r"^\W*(?:carefully |then )?open (?:up )?(?:the |each |your )?(?:foil )?"
+            r"(?:packets?|parcels?|pouch(?:es)?)\b[^.;]{0,50}[.;]?$",
             r"^\W*(?:uncover|unwrap|(?:foil|lid) off|remove the (?:foil|lid))(?: it| them)?,? "
             r"(?:for|in|during) the (?:last|final) [^.;,]{1,30}[.;]?$",
         ),

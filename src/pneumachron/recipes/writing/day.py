@@ -7,12 +7,15 @@ from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra, ExtraWhen
 from pneumachron.core.procedure.cook_plan import sear_numbers
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.converting.own_words import MAKES
 from pneumachron.recipes.converting.seasoning import rub_rest_s
 from pneumachron.recipes.converting.sides import is_boiled, longest_run_min
 from pneumachron.recipes.understanding.durations import durations_in
 
 MIXING_MIN = 10.0
 """A step of a recipe that names no time. Common practice."""
+SERVING_MIN = 3.0
+"""A step that only puts it on the plates. Judgement."""
 BOILED_MIN = 15.0
 """Pasta, with its water coming to the boil beside other work. Common practice."""
 MAX_TITLE = 120
@@ -25,6 +28,7 @@ def extra_work(done: Converted) -> tuple[Extra, ...]:
         if step.kind == "own_words"
     ]  # fmt: skip
     kinds = [step.kind for step in done.steps]
+    eaten = kinds.index("keep")
     poured, carved = kinds.index("pot"), kinds.index("carve")
     rubbed = kinds.index("marinate" if "marinate" in kinds else "season")
     found = [
@@ -32,7 +36,7 @@ def extra_work(done: Converted) -> tuple[Extra, ...]:
         *(
             _own_words(text, "before_rub") if place < rubbed
             else _own_words(text, _when(text, early=place < poured, last=place > carved))
-            for place, text in own if not _ONLY_SAYS.match(text)
+            for place, text in own if place < eaten and not _ONLY_SAYS.match(text)
         ),
     ]  # fmt: skip
     return tuple(found[:MAX_EXTRAS])
@@ -42,7 +46,9 @@ def _when(text: str, *, early: bool, last: bool) -> ExtraWhen:
     """Before the cooker, beside it, or with the cooked meat; a glaze is made meanwhile."""
     if early:
         return "before_pot"
-    return "at_end" if last or _WITH_THE_COOKED.search(text) else "beside"
+    if last:
+        return "at_table"
+    return "at_end" if _WITH_THE_COOKED.search(text) else "beside"
 
 
 _WITH_THE_COOKED = re.compile(
@@ -119,7 +125,9 @@ def _names(lines: list[OutLine]) -> str:
 
 def _own_words(text: str, when: ExtraWhen) -> Extra:
     spans = durations_in(text)
-    minutes = max((span.high_s for span in spans), default=60.0 * MIXING_MIN) / 60.0
+    served = when == "at_table" and not MAKES.search(text)
+    usual_s = 60.0 * (SERVING_MIN if served else MIXING_MIN)
+    minutes = max((span.high_s for span in spans), default=usual_s) / 60.0
     return Extra(_short(text.rstrip(" .;")), min(max(minutes, 1.0), 600.0), when)
 
 
