@@ -115,7 +115,7 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
                 found for text in sentences[place + 1 :]
                 if (found := _PUT_ON.search(text) or (bakes and _POURED_ON.search(text)))
             ),
-            None,
+            cooked and _BRUSHED_ON.match(" ".join(sentences[place + 1 : place + 2])),
         )  # fmt: skip
         here = sentence.lower()
         elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
@@ -142,6 +142,11 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
             name = next(filter(None, put_on.groupdict().values()), "glaze")
             yield Part(name, "glaze", lines)
 
+
+_BRUSHED_ON = re.compile(
+    r"\W*(?:then )?(?:brush|paint|slather|mop) (?:it |that |this |some )?on(?=[,.;]|$)", re.I
+)
+"""“… boil it till it coats a spoon. Brush on, broil 3 min.”"""
 
 _POURED_ON = any_of(
     r"^\W*(?:then )?(?:pour|spoon|ladle|spread)\b[^.;]{0,40}\b(?:over|on|onto) (?:all )?(?:the )?"

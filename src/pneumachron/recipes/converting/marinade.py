@@ -315,8 +315,8 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
             and not (_USED.search(text) or SIMMER.search(text) or _BAKED_IN_IT.search(text))
         ]  # fmt: skip
         for sentence in texts:
-            if NIGHT.search(sentence):
-                return OVERNIGHT_S
+            if night := NIGHT.search(sentence):
+                return _from_an_hour(sentence[: night.start()]) or OVERNIGHT_S
             if days := DAYS.search(sentence):
                 return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             spans = [span for span in durations_in(sentence) if span.high_s >= _LEAST_SOAK_S]
@@ -326,6 +326,18 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
         if texts and NIGHT.search(step):
             return OVERNIGHT_S
     return _told_above_s(understood.recipe.description)
+
+
+def _from_an_hour(before: str) -> tuple[float, float] | None:
+    """“4 hours or overnight”: from the hours on."""
+    spans = durations_in(before)
+    if not spans or not _OR_TO.match(before, spans[-1].end):
+        return None
+    low_s = spans[-1].low_s
+    return (low_s, OVERNIGHT_S[1]) if _LEAST_SOAK_S <= low_s < OVERNIGHT_S[0] else None
+
+
+_OR_TO = re.compile(r",? (?:or|to|up to|and up to|or up to|[-–]) ?(?:up to )?$", re.I)
 
 
 def _told_above_s(description: str) -> tuple[float, float] | None:

@@ -260,6 +260,7 @@ _SERVES = any_of(
     r"\bfill (?:the |your |some |warm |split )*(?:\w+ )?"
     r"(?:tortillas?|buns?|rolls?|pittas?|wraps?)\b",
     r"\bdip\b[^.;]{0,40}\b(?:in|into)\b",
+    r"\bserved (?:\d{1,2} )?(?:\w+ )?with\b",
     r"\bmit (?:[a-zäöüß]+ ){0,6}(?:servieren|reichen|anrichten)\b",
     r"^\W*dazu (?:passen|passt|schmecken|schmeckt|gibt es|reichen)?\b",
     r"^\W*mit [a-zäöüß]+(?: und [a-zäöüß]+)?\W*$",
@@ -304,7 +305,7 @@ _AT_TABLE = any_of(
     r"\b(?:remaining|reserved|rest of the|extra|leftover)\b[^.;]*"
     r"\b(?:sauce|glaze|marinade|juices?|gravy)\b",
     r"\bdip (?:the |your |each )?(?:tortillas?|rolls?|buns?|bread|sandwich\w*|tacos)\b",
-    r"\bfor dipping\b|\bdip the whole\b",
+    r"\bfor (?:dipping|dunking)\b|\bdip the whole\b",
     r"\bchop (?:up )?the (?:skin|crackling|rind)\b",
 )
 """What no step of ours does, whatever it names."""

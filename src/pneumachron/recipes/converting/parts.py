@@ -417,7 +417,8 @@ def _is_made_and_served(understood: Understood, name: str) -> bool:
         return False
     early, late = (" ".join(some).lower() for some in around(understood.recipe.steps, *main))
     served = re.search(rf"\bserve\b[^.;]*\b{re.escape(name)}\b", late)
-    made = making(name).search(late)
+    mixed = rf"\b(?:stir|whisk|mix|chop) (?:the |your )?{re.escape(name)} ingredients\b"
+    made = making(name).search(late) or re.search(mixed, late)
     return name not in early and served is not None and made is not None
 
 
@@ -427,7 +428,7 @@ def _has_meat(understood: Understood, part: Part) -> bool:
     )
 
 
-_LEAST_NAME = 5
+_LEAST_NAME = 4
 """Letters of a name that means no food: “salmuera”. Judgement."""
 
 

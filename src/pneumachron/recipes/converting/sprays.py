@@ -43,6 +43,8 @@ IN_FOIL = any_of(r"\bwrap(?:ping)?\b", r"\bfoil\b", r"\bboats?\b")
 """What the juice in a foil packet does, the liquid in the pot does."""
 _SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
 """“Spritz: ½ cup broth, 1 Tbsp hot sauce”: all of it is sprayed on."""
+_TO_SPRITZ = re.compile(r"\b(?:for|to) (?:the )?(?:sprit?z|spray)\w*\W*$", re.I)
+"""“1 cup broth + 2 Tbsp Worcestershire, for spritzing”."""
 SPRAYED_KINDS: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 
@@ -53,7 +55,8 @@ def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[i
     under = under and not dresses_the_meat(understood)
     # a sweet mop is brushed on at the end as well
     thin = item.kind in SPRAYED_KINDS | _IN_A_SPRAY and item.index in sprayed
-    return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
+    raw = recipe.ingredients[item.index]
+    return (under and thin) or _SPRITZ.match(raw) is not None or _TO_SPRITZ.search(raw) is not None
 
 
 _IN_A_SPRAY: frozenset[Kind] = frozenset(

@@ -342,9 +342,13 @@ def _served(work: Work) -> str:
         # “Tortillas and cilantro for serving”, or buns, below the last food of the slaw
         if not _FOR_SERVING.search(work.understood.ingredients[row].line.raw)
     }  # fmt: skip
-    return listed(
+    names = [
         name_of.get(-1 if line.origin is None else line.origin, called(line)) for line in lines
-    )
+    ]
+    # “Pico de gallo, lime crema”, and the crema's own part below
+    made = set(name_of.values())
+    told = ", ".join(name for name in names if name not in made).lower()
+    return listed(name for name in names if name not in made or name.lower() not in told)
 
 
 _FOR_SERVING = any_of(

@@ -33,6 +33,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"^\W*([a-z]{3,9} )?\d{1,2}([:.][0-5]\d( ?[ap]m)?| ?[ap]m)\W+"
             r"([\w°]+\W+){0,2}(on|off|out|in|smoker|pit|internal|done|light|lit|rest|foil(ed)?|wrap(ped)?)\b"
             r"(?! the)",
+            r"^\W*(?:then )?wrapped (?:it |them )?in (?:pink |butcher )?(?:paper|foil)\b",
+            r"^\W*(?:19\d|20\d)(?: ?°? ?F)? (?:at|by|around) \d",
             r"^\W*(NP?R|QP?R|(natural|quick) (pressure )?release)\b",
             r"^\W*(?:carefully |then )?open (?:up )?(?:the |each |your )?(?:foil )?"
             r"(?:packets?|parcels?|pouch(?:es)?)\b[^.;]{0,50}[.;]?$",
@@ -221,7 +223,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bserve\b",
             r"\bover\b",
             r"\bgarnish",
-            r"\bassemble\b",
+            r"\bassemble\b|^\W*(?:build|fill) (?:the |your |each )?\w+",
             r"\bdivide\b.*\b(among|between)\b",
             r"\btop(ped)? (it |them |each |off )?with\b",
             r"\bladle\b",
@@ -266,7 +268,7 @@ _OWN_WORK = any_of(
     r"\bpar-?boil\w*", r"\bblanch\w*", r"\bchar (the )?(tomato|onion|pepper|chil)",
     r"\bpickle\b", r"\breheat\b",
     r"(?<!better )(?<!best )\bnext day\b"
-    r"(?!,? (?:brown|sear|rub|heat|get|put|preheat|take)\b)",
+    r"(?!,? (?:brown|sear|rub|heat|get|put|preheat|take|line)\b)",
     r"\b(refrigerate|chill)\b.*\bovernight\b",
     r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b",
     r"\bgriddle\b", r"\b(?:sandwich|panini) press\b",
@@ -350,7 +352,8 @@ def mixes_a_glaze(step: str) -> bool:
 
 _DEVICE = any_of(
     r"^\W*(?:i|we) use (?:my|our|an?|the) [^.;]*\b(?:works|is fine|will do)\b[^.;]*\W*$",
-    r"^\W*line (?:a|the|your|an?) [^.;]{0,24}\b(?:pan|tray|tin|sheet|crock|cooker)\b[^.;]*\W*$",
+    r"^\W*(?:(?:the )?next day, )?line (?:a|the|your|an?) [^.;]{0,24}"
+    r"\b(?:pan|tray|tin|sheet|crock|cooker)\b[^.;]*\W*$",
     r"^\W*(?:transfer|move) (?:it |them |everything |the \w+ )?(?:in)?to (?:the|a|your) "
     r"(?:slow cooker|crock|oven|smoker|grill)\W*$",
     r"^\W*(?:place|put|slide|pop|return|set) (?:it |them |the \w+ )?in(?:to)? (?:the|a|your) "

@@ -41,6 +41,7 @@ from pneumachron.recipes.reading.rows import (
     called,
     is_meat,
     may_be_title,
+    may_end_as_a_sentence,
     name_sections,
 )
 from pneumachron.recipes.reading.tidied import tidied
@@ -366,11 +367,8 @@ class _Sorted:
             heads = (row for row, _ in self.pairs if row.raw.startswith("#") and is_meat(row))
             found = next(heads, found)
         # “Pork collar for a weeknight?! Almost.” ends as a sentence does
-        ends = (
-            row for row, state in self.pairs
-            if state == "before" and is_meat(row) and len(row.plain.split()) <= MOST_TITLE_WORDS
-        )  # fmt: skip
-        return found or next(ends, None)
+        before = [row for row, state in self.pairs if state == "before"]
+        return found or next(filter(may_end_as_a_sentence, before), None)
 
     def _ingredients(self) -> tuple[list[str], list[Part]]:
         lines: list[str] = []

@@ -16,7 +16,7 @@ from pneumachron.recipes.understanding.ingredients import (
     foods_named,
 )
 from pneumachron.recipes.understanding.lines import read_line
-from pneumachron.recipes.understanding.number_words import in_figures
+from pneumachron.recipes.understanding.number_words import in_figures, of_one_powder
 from pneumachron.recipes.understanding.patterns import HEAVY_UNIT
 from pneumachron.recipes.understanding.sentences import sentences_in
 
@@ -39,7 +39,7 @@ _MEAT = re.compile(
     rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"
     rf"|[^.!?]{{0,20}}?\beach(?: one|['’]s| is| weigh\w+| about)+[^.!?]{{0,12}}?{_HEAVY}"
     rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
-    r"| \([^()]{3,40}\))?"
+    rf"|, (?:about |around )?{_HEAVY}| \([^()]{{3,40}}\))?"
     rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?"
     r"(?:butt|shoulder|brisket|packer|picnic|hand of pork)\b"
     rf"[^.!?]{{0,60}}?{_HEAVY})(?:,? (?:cut|diced) (?:in|into) [^.,;!?]{{3,40}}"
@@ -69,7 +69,7 @@ _APART = re.compile(
     r"|(?<!half)(?<!of)\s+(?=(?:an?|two|three|four) (?:half |quarter )?"
     r"(?:cup|tablespoon|teaspoon)s?\b)"
     r"|\s+and\s+(?=(?:boiling |cold |hot |enough )?water\b)|\s+(?=(?:stuck|studded)\s+with\b)"
-    r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
+    r"|\s+(?:and|&)\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
     r"|the (?:juice|zest)\b)"
     r"|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
 )
@@ -341,7 +341,7 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
     """Lines for the foods of a sentence, with the words by which they are known."""
     named = _NO_FOOD.sub("", _PART.sub("", _SAID_BESIDES.sub("", sentence)))
     named = _RUB_OF.sub("", _RUB_WITH.sub("", named))
-    named = _ONE_ROOT.sub("1", named)
+    named = of_one_powder(_ONE_ROOT.sub("1", named))
     named = _SHARE_OF_A_CUP.sub(lambda found: in_figures(found[0]), named)
     told = (
         _PUT_ON.search(sentence) is not None

@@ -84,6 +84,10 @@ class Text:
 
     def _credit(self, line: str) -> bool:
         """Who wrote it, where it stands and what the mail is about: each by its first line."""
+        if (posted := _POSTED_BY.search(line)) and not self.author:
+            self.author = posted["name"]
+            self.take(line[: posted.start()])
+            return True
         subject = SUBJECT.match(line)
         if subject and not self.subject and ABOUT_MEAT.search(subject["about"]):
             self.subject = subject["about"].strip(" ?!.")
@@ -100,6 +104,11 @@ class Text:
         return False
 
 
+_POSTED_BY = re.compile(
+    r"(?<=[\w)!?])\s+(?:[-–—|]\s*|\()(?:recipe )?(?:posted|submitted|shared|uploaded|added) by\s+"
+    r"(?P<name>[^\s,;|()]+(?: [A-Z][\w.]*){0,2})[^a-z]*(?:rat(?:ing|ed)\b.{0,30}|\W*)$"
+)
+"""“Best ever pork roast - posted by granny_oakes, rating 4.7 (312)”."""
 _WEIGHS = re.compile(rf"^yields?\s*:\s*\d[\d./½¼¾]{{0,4}} {WEIGHT_UNIT}\b", re.I)
 """“Yield: 3 pounds of ribs” says nothing that the list does not say."""
 _TITLE_CELL = re.compile(
@@ -287,6 +296,15 @@ def may_be_title(row: Row) -> bool:
         and not (WEIGHED.search(row.plain) and is_meat(row))
         and len(words) <= MOST_TITLE_WORDS
     )
+
+
+def may_end_as_a_sentence(row: Row) -> bool:
+    """“Pork collar for a weeknight?! Almost.”; and no “Hey! You asked about the ribs.”."""
+    few = len(row.plain.split()) <= MOST_TITLE_WORDS
+    return few and is_meat(row) and not _GREETS.match(row.plain)
+
+
+_GREETS = re.compile(r"\W*(?:hey|hi|hello|hallo|hiya|dear|sure|ok|okay)\b", re.I)
 
 
 def _speaks_of_meat(row: Row) -> bool:

@@ -253,9 +253,13 @@ def _without_work(rest: str) -> tuple[str, str]:
     return (rest[: behind.start()], rest[behind.end() :]) if behind else (rest, "")
 
 
+_BUILDS = re.compile(r"\W*(?:build|assemble|fill|stack|layer) (?:the |your |each )?\w+", re.I)
+"""“Build bowls: rice, beans, pork” puts together what the list has."""
+
+
 def _foods_of(part: str, rest: str) -> list[str]:
     """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
-    if _WHILE.match(rest):
+    if _WHILE.match(rest) or _BUILDS.match(part):
         return []
     if part.lower().startswith("for "):
         barred = _BARS.split(rest, MOST_ON_A_LINE)

@@ -12,7 +12,7 @@ _TIME = re.compile(
     r"(?P<half>[ap]\.?m\b\.?|at night|in the (?:morning|evening|afternoon)|o.clock|uhr\b)"
     r"|(?P<plain>[01]?\d|2[0-3]):(?P<past>[0-5]\d)(?![\d:])(?! ?h)"
     r"|(?:\b(?:at|by|till?|until)|(?:^|(?<=[.;] ))around) (?P<bare>1[0-2]|[1-9])"
-    r"(?=[,.;:]|$| (?:and|then|off|out|on|i|we|they|it|put)\b)"
+    r"(?=[,.;]|:(?!\d)|$| (?:and|then|off|out|on|i|we|they|it|put)\b)"
     r"|\b(?P<word>noon|midday|midnight))",
     re.I,
 )

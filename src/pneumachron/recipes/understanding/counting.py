@@ -15,7 +15,7 @@ _INSIDE = re.compile(
 )
 
 _IN_PIECES = re.compile(
-    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big|even|equal|fist[- ]sized?) )?"
+    r"\bin(to)? (two|three|four|[2-9]|1[0-2]) ((?:large|big|even|equal|fist[- ]sized?) )?"
     r"(pieces|lumps|portions|chunks|halves|racks|slabs|strips|sections|st(?:ü|ue)cken?)\b",
     re.I,
 )
@@ -39,7 +39,8 @@ def _counted_inside(line: Line, text: str) -> int | None:
     apart = unit_of(line.unit).kind == "mass" or re.search(r"\bplate\b", text, re.I)
     if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
         return int(inside[1])
-    if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or TIMES.match(text):
+    times = TIMES.match(text) or _TIMES_LAST.search(text)
+    if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or times:
         return int(next(filter(None, told.groups()), 1))
     if of_bones := _OF_BONES.search(text):
         bones = {"two": 2, "three": 3, "four": 4}.get(of_bones[1].lower()) or int(of_bones[1])
@@ -77,6 +78,10 @@ _ABOUT_SO_MANY = re.compile(
 """“2.4 kg (about 8)”, “1.8 kg (4 large)”."""
 TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", re.I)
 """“2 x 2 kg joints”: their weight is one amount, and they are two."""
+_TIMES_LAST = re.compile(
+    rf"[a-z)] \(?([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b\.?\)?\W*$", re.I
+)
+"""“Pork collar, skinless 3 x 1.1kg”."""
 
 
 def no_unit(line: Line) -> bool:

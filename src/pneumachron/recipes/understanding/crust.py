@@ -84,7 +84,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
             r"\b(on|over) (very )?(hot |medium )?coals\b",
             # “Wrap it and return it to the smoker” goes on cooking
-            r"^(?!.*\bwrap(?:ped)?\b).*\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue)\b"
+            r"^(?!.*\bwrap(?:ped)?\b).*\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue(?! sauce))\b"
             r"(?![^.;]*\b(?:until|till?) (?:it['’]?s? |they )?(?:reach\w* |hits? )?(?:19\d|20\d)\b)"
             r"(?![^.;]*\bhours?\b)",
             r"\bgrill (it|them|the|for|each|briefly|over|ribs|racks|\d)",
@@ -136,6 +136,7 @@ MELTS_CHEESE = any_of(
     r"\b(?:cheese|provolone|cheddar|mozzarella|gruyere)\b[^.;]*\b(?:broil|toast|grill|melt)",
     r"\b(?:buns?|rolls?|bread|tortillas?|baguettes?)\b[^.;]{0,12}"
     r"\bunder (?:the |a )?(?:broiler|grill)\b",
+    r"\b(?:rye|bread|sandwich\w*|slices)\b[^.;]*\bfr(?:y|ied) in butter\b",
     r"\b(?:broil|toast|grill|warm|butter)\w* (?:the |your )?(?:\w+ )?"
     r"(?:buns?|rolls?|bread|tortillas?|baguettes?)\b",
 )
@@ -151,6 +152,7 @@ _FRIES_OTHERS = any_of(
     r"\b(?:fry|fries|brown|crisp|cook|saut[eé]) (?:the |your |some |up )*"
     r"(?:diced |chopped |sliced |crumbled )?(?:chorizo|bacon|lardons|pancetta|onions?|shallots?"
     r"|leeks?|garlic|tortillas?|eggs?|rice|mushrooms?|peppers|sage|capers"
+    r"|apples?|pears?|plums?|peach\w*|pineapple|fruit"
     r"|potato\w*|(?:curry |spice |tomato )?paste|breadcrumbs|noodles)\b"
 )
 """“Fry the chorizo in the lard”: no crust of the meat."""
@@ -253,6 +255,7 @@ _PULLS = any_of(
     r"\b(?:shred|pull|tear|break|pick|flake|fork)\b(?! (?:off|out|it out|(?:the )?\w+ out)\b)"
     r"[^.;]{0,30}\b(?:meat|pork|beef|brisket|shoulder|it|apart|up|roughly|forks?|pieces|chunks)\b",
     r"^\W*(?:shred|pull)(?:,| and| then|\W*$)",
+    r"\b(?:shred|pull|tear|break) (?:it |them )?into (?:\w+ )?(?:hunks|chunks|strands|pieces)",
     r"(?:,|\b(?:then|and)) (?:shred|pull)\W*$",
     r"\b(?:zerpflück|zerzupf|zupf|auseinander ?(?:zieh|zupf))\w*",
 )

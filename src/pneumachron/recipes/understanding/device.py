@@ -99,7 +99,7 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bpoach(ed|ing)?\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
 IN_THE_OVEN = r"(?: (?:the |an? )?(?:[\w-]+ )?oven\b)"
 ASIDE = any_of(
-    r"\blet (?:it|them) sweat\b",
+    r"\blet (?:it|them|em|['’]em) sweat\b",
     r"\bmin\w* to set\b",
     r"\brest(s|ed|ing)?\b",
     r"\bstand\b",
@@ -193,7 +193,15 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
     oven = OVEN.search(work) is not None
     # what was smoked before, or is only called so, cooks in the oven or the pot
     pot = oven or any(SIMMER.search(step) and _longest_s([step]) >= LONG_S for step in recipe.steps)
+    # “Cook on low 8 hours”, and a baking sheet under the broiler
+    slow = _LOW_FOR_LONG.search(work) is not None
+    elsewhere = [
+        sentence for step in recipe.steps for sentence in sentences_in(step)
+        if not (BROIL.search(sentence) or _ON_A_SHEET.search(sentence))
+    ]  # fmt: skip
+    slow = slow and not any(OVEN.search(text) or temperatures_in(text) for text in elsewhere)
     named: tuple[tuple[Device, bool], ...] = (
+        ("slow", slow and not any(_GRILL.search(text) for text in elsewhere)),
         # “slow-cooked brisket”, in an oven at 150 °C
         ("slow", bool((_SLOW_COOKER if oven and hot else _SLOW).search(text))),
         # “electric smoker or oven”, and the steps roast it
@@ -229,6 +237,7 @@ def _covered_before_grilled(recipe: Recipe) -> bool:
     return False
 
 
+_ON_A_SHEET = re.compile(r"\b(?:baking|sheet) (?:sheet|tray|pan)\b", re.I)
 _LOW_FOR_LONG = re.compile(
     r"\b(?:on|to) low\b(?! (?:heat|flame|burner|simmer))[^.;]{0,30}?\b(?:[5-9]|1\d)"
     r"(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b"

@@ -307,6 +307,7 @@ _HOTTER_F = re.compile(r"\s?(?:-|–|to|and)\s?(?:2[5-9]\d|[34]\d\d)\b")
 """“240 to 260”: no oven is set to 260 °C for hours, so that both are °F."""
 _FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
+_IS_SMOKED = any_of(r"(?<!liquid )\bsmok(?:e|ing) (?:it |them |the \w+ |bare |for |at |[1-9])")
 _SMOKERS = any_of(r"\bpellet\b", r"\boffset\b", r"\bkamado\b", r"\bdrum\b", r"\bsmoker\b")
 _WRAPS = any_of(
     r"\bwrap\w*\b(?:(?!\b(?:bak|cook|roast|smok|oven|return|back))[^.;]){0,40}"
@@ -327,7 +328,7 @@ def _bare_c(value: float, text: str) -> float | None:
     smokes = (
         wrapped
         or (value >= 200 and _SMOKES.search(text))
-        or (value >= 170 and _SMOKERS.search(text))
+        or (value >= 170 and (_SMOKERS.search(text) or _IS_SMOKED.search(text)))
     )
     if smokes or (value >= 210 and any(each.high_s >= _HOURS_S for each in durations_in(text))):
         return (value - 32.0) / 1.8

@@ -162,10 +162,18 @@ def _apart(raw: str) -> list[str]:
         return _by_each(_of_one_powder(_COMMAS.split(raw)))
     if _SALT_SLASHED.match(raw):  # “salt/pepper/garlic”
         raw = _SLASHES.sub(", ", raw)
+    halves = raw.split("; ")
+    if len(halves) > 1 and all(_is_measured(half) for half in halves):
+        return halves  # “dried oregano, 1 tsp; cumin, 1 tsp”
     if done is None:
         return _with_their_work(_PLAIN_LIST.split(_MASHED_WITH.sub(", ", raw)))
     names = _with_their_work(_PLAIN_LIST.split(raw[: done.start()]))
     return [f"{name}, {done[1]}" for name in names]
+
+
+def _is_measured(text: str) -> bool:
+    line = read_line(text)
+    return line.low is not None and food_of(line.name) is not UNKNOWN
 
 
 _SALT_SLASHED = re.compile(r"\W*(?:salt|s)\s?/\s?(?:pepper|p)\b", re.I)
@@ -181,6 +189,7 @@ def _with_their_work(names: list[str]) -> list[str]:
     found: list[str] = []
     for name in names:
         told = read_line(name).low is None and food_of(name) is UNKNOWN
+        told = told or bool(found and _GARLIC.search(found[-1]) and _CLOVES.match(name))
         if found and (told or _BESIDE_ITS_NAME.match(name) or _PREPARED.match(name)):
             found[-1] += f", {name}"
         else:
@@ -188,6 +197,9 @@ def _with_their_work(names: list[str]) -> list[str]:
     return found
 
 
+_GARLIC = re.compile(r"\bgarlic\W*$", re.I)
+_CLOVES = re.compile(r"\d+ (?:\w+ )?cloves?\b", re.I)
+"""“Garlic, 6 cloves” is no garlic and a spice."""
 _BESIDE_ITS_NAME = re.compile(
     r"in a |tied |cloves (?:peeled|separated|crushed|smashed|unpeeled|left)\b", re.I
 )

@@ -64,11 +64,18 @@ _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 """“Cored and”, where what follows was broken off."""
 
 
+_SEE_BELOW = re.compile(
+    r"\W*(?:see|recipe|instructions?|as|from) (?:the )?(?:below|above|notes?|recipe|follows)\W*$",
+    re.I,
+)
+"""“Lime crema (see below)” says nothing of the food."""
+
+
 def name_of(rest: str) -> tuple[str, str]:
     """The name, and what stands after a comma, in brackets, or behind “to serve”."""
     rest = _SLAKED.sub(r"\1, \2", _with_whole_brackets(rest))
     rest = _SOME_MORE.sub(r"\1, \2", rest)
-    asides = [found.strip() for found in _PARENS.findall(rest)]
+    asides = [found.strip() for found in _PARENS.findall(rest) if not _SEE_BELOW.match(found)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
     bare = _ENOUGH.sub("", bare)

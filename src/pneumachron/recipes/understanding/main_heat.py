@@ -163,6 +163,8 @@ def main_spans(
             said = _BARE_MINUTES.sub(r"\g<0> min", _HOURS_AND_MINUTES.sub(r"\1 h \2 min", said))
         sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
         heat = _heat_in(sentence, device)
+        if heat is None and place and _LEFT_ALONE.match(sentence):
+            heat = sentence if _IN_HOT_OVEN.search(told_at[place - 1][1]) else None
         if heat is None:
             continue
         sides = 2.0 if device == "grill" and SIDES.search(sentence) else 1.0
@@ -192,6 +194,15 @@ def main_spans(
     return found
 
 
+_LEFT_ALONE = re.compile(
+    r"\W*(?:and )?(?:then )?leave (?:it |them )?(?:alone |there |be )?for\b", re.I
+)
+_IN_HOT_OVEN = re.compile(
+    r"\b(?:in|into)\b[^.;]{0,20}\b(?:oven|smoker)\b(?![^.;]*\boff\b)[^.;]*\d{3}"
+    r"|\d{3}[^.;]{0,8}\boven\b(?![^.;]*\boff\b)",
+    re.I,
+)
+"""“Into a 130° oven. Leave it for seven hours.”"""
 _WHILE_IT_COOKS = re.compile(
     r"\W*(?:while|as) (?:the |your |they |it )?(?:ribs?|meat|pork|beef|brisket|roast|shoulder)?\s?"
     r"(?:is |are )?(?:bak|cook|roast|smok|simmer|brais)\w*,? (?:make|simmer|combine|mix|whisk|stir"
@@ -406,7 +417,8 @@ def _cooks_long(sentence: str) -> bool:
         r"|\brest|\bziehen\b|\bmarinier|\bruhen\b|\b(?:in den|im) k(?:ü|ue)hlschrank\b"
         r"|\bsat\b|\bon the counter\b|\bset aside\b"
         r"|\b(?:let|leave)\b[^.;]{0,20}\b(?:stand|sit)\b(?![^.;]*\boven\b)"
-        r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
+        r"|^(?!.*\boven\b(?!.*\boff\b).*\d{3}).*"
+        r"\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"
         r"|\bdry[- ]|\bbeforehand\b|\bahead\b|\b(the )?(day|night) before\b|\bin the cellar\b",
         sentence,

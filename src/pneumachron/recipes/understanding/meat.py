@@ -232,7 +232,7 @@ _EACH = re.compile(
     re.I,
 )
 _TOGETHER = re.compile(
-    r"\b(in all|in total|altogether|together|total|for both|combined"
+    r"\b(in all|all in|in total|altogether|together|total|for both|combined"
     r"|(?:mine|ours|they|it all|all of them) (?:came to|weighed))\b",
     re.I,
 )

@@ -204,7 +204,7 @@ _CRUST = any_of(r"\bcrackl", r"\bcrisp|\bcrusty?\b", r"\bglaz", r"\bsticky\b",
                 r"\bbrowned\b", r"\bbubbl",
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
                 r"\b(foil|lid) off\b", r"\bskin (pop|puff|blister)",
-                r"\bbrush", r"\bbast", r"\bcaramel", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
+                r"\b(?:brush|slather|bast|caramel|paint)", r"\bcolou?r\b", r"\bchar\b",
                 r"\bknusprig", r"\bkross", r"\bkruste", r"\b(über)?bräun",
                 r"\bglasier", r"\bohne (folie|deckel)\b", r"\bfertig (backen|garen)\b")  # fmt: skip
 
@@ -230,7 +230,8 @@ def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
 
 
 _THICKENS = any_of(
-    r"\bstrain\b[^.;]*\b(?:liquid|juices?|broth|sauce)\b",
+    r"\b(?:strain|skim)\b[^.;]*\b(?:liquid|juices?|broth|sauce)\b",
+    r"\b(?:kartoffel|stärke|mehl|sahne)\b[^.;]*\brühren\b",
     r"\b(?:sauce|gravy|liquid|juices?)\b[^.;]*\buntil (?:it (?:is )?)?(?:slightly )?"
     r"(?:thick|reduced)",
 )
@@ -241,7 +242,9 @@ CRISP_C = 195.0
 """An oven so hot browns. Common practice."""
 LONG_S = 6 * 3600.0
 """So long no oven is as hot as that: the number is in °F. Judgement."""
-_HOTTER = re.compile(r"\b(?:turn|crank|raise|increase)\b[^.;]{0,24}\b(?:up|to)\b", re.I)
+_HOTTER = re.compile(
+    r"\b(?:turn|crank|raise|increase)\b[^.;]{0,24}\b(?:up|to)\b|\boven up to\b", re.I
+)
 
 
 def _told_before(recipe: Recipe, main: HeatSpan) -> str:

@@ -50,8 +50,24 @@ _SAID: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
 )  # fmt: skip
 
 
+_ISH = re.compile(r"(?<=[\d½¼¾⅓⅔])[- ]?ish\b(?= (?:lbs?|pounds?|kg|g|kilos?|oz|ounces?)\b)", re.I)
+"""“5ish lb pork butt” is five pounds."""
+
+
+_ONE_POWDER = re.compile(
+    r"\b(?P<one>garlic|onion) ?(?:&|and|\+|/) ?(?P<other>onion|garlic) (?P<how>powder|granules)\b",
+    re.I,
+)
+
+
+def of_one_powder(text: str) -> str:
+    """“Garlic & onion powder” are two powders."""
+    return _ONE_POWDER.sub(r"\g<one> \g<how> and \g<other> \g<how>", text)
+
+
 def in_figures(text: str) -> str:
     """The text with its amounts in figures, where a unit or a dozen says that they are some."""
+    text = _ISH.sub("", text)
     for pattern, said in _SAID:
         text = pattern.sub(said, text)
     return text

@@ -16,7 +16,7 @@ _NUMBERS = re.compile(
 )
 _EATERS = (
     r"(?:people|ppl|persons?|pers\b\.?|portions?|portionen|servings?|serv\b\.?|svgs?|personen|eaters|guests|plates|adults"
-    r"|folks?|pax|covers?|bowls?|of us|serves(?! \d))"
+    r"|folks?|pax|covers?|bowls?|of us|serves(?! \d)|leute|esser|gäste)"
 )
 _SAID = re.compile(
     r"\b(?:serves|servings|to serve|serving|feeds|fed|does|yields?|for|für|enough for|ergibt"
@@ -27,7 +27,9 @@ _SAID = re.compile(
     r"|(?:to|or|-|–) \d|(?:to|or|-|–)\d))",
     re.I,
 )
-_COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big |normal )?{_EATERS}\b", re.I)
+_COUNTED = re.compile(
+    rf"\b{_SPAN} (?:hungry |good |greedy |big |normal |generous |hungrige )?{_EATERS}\b", re.I
+)
 _AT_THE_END = re.compile(
     r"\b(?:serves?|servings(?: per \w+)?|feeds?|fed|does|makes|yields?|ergibt|enough for|für"
     r"|(?:a )?(?:family|crowd|party|table) of"

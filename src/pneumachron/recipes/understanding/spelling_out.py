@@ -5,6 +5,7 @@ from itertools import takewhile
 
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient, Kind
+from pneumachron.recipes.understanding.number_words import of_one_powder
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
@@ -55,7 +56,7 @@ def spelled_out(
     at = 0
     powders = _only_powders(foods)
     for row, step in enumerate(steps):
-        text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), step)
+        text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), of_one_powder(step))
         for word, name in powders.items():
             text = re.sub(rf"\b(?<!granulated ){word}\b(?! (?:powder|salt|granules))", name, text)
         text = _with_named_parts(_with_ranges(text, foods), parts, ingredients)
@@ -175,7 +176,17 @@ def _left(foods: list[Ingredient], steps: tuple[str, ...], row: int, at: int) ->
     before = " ".join((*steps[:row], steps[row][:at])).lower()
     later = [text for step in (steps[row][at:], *steps[row + 1 :]) for text in sentences_in(step)]
     added = " ".join(text for text in later if _ADDED.search(text)).lower()
-    return [item for item in foods if _last_word(item) not in f"{before} {added}"]
+    # “Ribs in a tin, season em”, before “everything else”
+    seasoned = _SEASONED.search(before) is not None
+    return [
+        item for item in foods
+        if _last_word(item) not in f"{before} {added}" and not (seasoned and item.kind == "salt")
+    ]  # fmt: skip
+
+
+_SEASONED = re.compile(
+    r"\bseason(?:ed)? (?:it|them|the|em|['’]em|both|all|well|generously)\b", re.I
+)
 
 
 def _but(foods: list[Ingredient], found: re.Match[str]) -> list[Ingredient]:

@@ -74,7 +74,10 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(vom|von den) knochen\b|\bauseinander|\b(zer|ge)?(z|r)upf|\bzerteil",
             r"\bzerf(ä|ae)ll\w*|\bzerpfl(ü|ue)ck\w*",
             r"\b(pulls?|comes?|breaks?|tears?) (easily )?apart\b",
-            r"\bpulled\b(?! (back|from|out|off))",
+            r"\bpulled\b(?! (back|away|from|out|off))",
+            r"\bpulled (away )?from the bones? (with|by) \w+|\bparts from the bones?\b",
+            r"\b(barely|scarcely|hardly|just about) (holds?|holding|hangs?|hanging) together\b",
+            r"\btear (it |them |the meat )?into (bite[- ]size\w*|small|rough) (pieces|chunks)\b",
             r"\bpull (it|them|with|(the |your )?(meat|pork|beef|brisket|shoulder|butt))\b"
             r"(?! (\w+ )?(from|out|off|at|back)\b)",
             r"\b(can|could) pull (it|them)\b|\b(ready|soft enough) (for|to) pull",
@@ -157,7 +160,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"(?<!tender but )(?<!tender, but )\b(not|n.t|never)\b[^.]{0,25}\bmush",
             r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
             r"\b(not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
-            r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)"
+            r"\bstill (attached to|on) the bones?\b|\bstay(s|ing)? on the bones?\b"
+            r"|\bsurvives? the (grill|pan|broiler|knife)"
             r"|\bhold up (on|over|to|under) the (grill|coals|flame|fire|broiler|knife)\b",
             r"\bwithout (crumbling|falling apart|shredding|breaking)\b|\bnot shred"
             r"|\brather than shred",
@@ -220,7 +224,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(across|against) the grain\b",
             r"\bthick slabs\b",
             r"\bcut between\b",
-            r"\bin Scheiben\b",
+            r"\bin Scheiben\b|\b(?:fleisch|braten) (?:\w+ )?aufschneiden\b",
             r"\b(test|check|try)\w* (it |them |the meat )?with a (fork|skewer|knife|toothpick)\b",
             r"\b(meat|pork|beef|it|they|should|will|must) yields?\b",
             r"\bgives? easily\b|\btwist test\b",
@@ -245,6 +249,10 @@ _OTHERS = (
     rf"(?:{_BESIDE.pattern}|\b(sauce|gravy|glaze|syrup|mash|pur(?:é|e)e|butter|dressing|greens"
     r"|salad|relish|dough|crust|custard|stuffing)\b)"
 )
+_OBJECT_BEFORE = re.compile(
+    r"\b(?:sauer)?(?:kraut|kohl|zwiebeln?|kartoffeln?|gem(?:ü|ue)se) $", re.I
+)
+"""“Sauerkraut auseinanderzupfen”."""
 _OBJECT = re.compile(
     r"(?:\w* )?(?!(in|on|over|into|onto|with|for|to|and|between) )(?:[\w-]+ ){0,2}?" + _OTHERS,
     re.I,
@@ -303,6 +311,8 @@ def _is_beside(texture: Texture, clause: str, found: re.Match[str]) -> bool:
     if _MEAT.search(clause):
         return False
     before, behind = clause[: found.start()], clause[found.end() :]
+    if _OBJECT_BEFORE.search(before):
+        return True
     if re.search(r"\b(it|them|they)\b", behind[:6]):
         return False
     # what falls apart or is pulled is meat, whatever else stands in the sentence
