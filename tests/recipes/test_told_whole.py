@@ -130,6 +130,20 @@ from tests.text.words import words
         ("beef_ribs_uk_jacobs", "Add chestnut mushrooms", "give it another half an hour"),
         ("baby_backs_oven_foil_packet", "Brush with barbecue sauce", "Put on baking sheet"),
         ("barbacoa_weeknight", "Add chipotle peppers in adobo", "Stir in sauce"),
+        ("carnitas_bowls_to_build", "Serve with cooked rice, black beans", "see below"),
+        ("cider_shoulder_browned_apples", "brown the apple wedges", "Crisp it in a hot pan"),
+        ("neck_with_a_jaew", "Mix the jaew ingredients", "chilli flakes"),
+        ("slab_in_foil_juices_boiled", "pour the juices in a little pot", "Stir in honey"),
+        # “Return to cooker with barbecue sauce” is no grill
+        ("root_beer_pulled_pork_steps", "Pull it on a rimmed tray", "Finish on the grill"),
+        ("ragu_of_a_tenor_parts", "boil rigatoni separately", "Serve with rigatoni"),
+        ("jacobs_ladder_asked_about", "Soften sliced onions", "a proper gravy"),
+        ("pernil_of_a_mother_in_law", "the cut ones too: garlic", "Add garlic"),
+        ("pork_apple_slow_cooker_page", "stock, wholegrain mustard", "too: wholegrain mustard"),
+        ("teriyaki_ribs_marinade_thickened", "Brush with soy sauce, mirin", "Stir in sugar"),
+        ("butt_on_at_half_past_nine", "Pull it on a rimmed tray", "bumped to 265"),
+        # “garlic, 6 cloves” is no spice, and “oregano, 1 tsp; cumin, 1 tsp” are two
+        ("short_ribs_amounts_behind", "dried oregano, cumin", "cloves"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
@@ -201,6 +215,13 @@ def test_pulled_before_its_crust_or_after_it(voice: str, first: bool) -> None:
         ("root_beer_pulled", "cut", "shoulder_boneless"),  # “tenderloin or pork shoulder”
         ("leftover_tacos_short_rib", "plates", 5.5),  # 16 tacos are no plates
         ("spareribs_ofen_honigbier", "plates", 3.5),  # “Für 3-4 Portionen:”
+        ("butt_on_at_half_past_nine", "hours", (16.25, 16.25)),  # “at 9:30pm” is no nine o'clock
+        ("cider_shoulder_browned_apples", "hours", (3.5, 4)),  # and no quarter for the sauce
+        ("pork_apple_slow_cooker_page", "hours", (8, 8)),  # “a further 15 mins until thickened”
+        ("blade_steaks_coloured_first", "hours", (1.5, 1.5)),  # first “to get some color”
+        ("potluck_pork_five_ish", "kg", 2.27),
+        ("slab_in_foil_juices_boiled", "kg", 1.25),  # “a slab, 2.5-3 lb”
+        ("brisket_in_six_chunks", "pieces", 6),
     ],
 )
 def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
@@ -210,6 +231,8 @@ def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
         "hours": ((cooking.low_s or 0) / 3600, (cooking.high_s or 0) / 3600),
         "temp_c": round(cooking.temp_c or 0),
         "cut": done.understood.cut,
+        "kg": round(done.understood.mass_kg, 2),
+        "pieces": done.understood.count,
         "plates": done.plates,
     }
     assert found[what] == value

@@ -79,7 +79,8 @@ def named_late(understood: Understood) -> dict[int, When]:
         late = _TAKEN_OUT.sub("", " ".join(after).lower())
         if _cooks_on(understood, item, after):
             continue
-        if item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3:
+        salts = item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3
+        if salts or _FOR_THE_POT.search(item.line.raw):
             continue
         told = parted if item.line.amount is None else (item,)
         early = any(is_named(understood, each, low) for each in told)
@@ -95,6 +96,8 @@ def named_late(understood: Understood) -> dict[int, When]:
     return found | {row: when for row, when in with_them.items() if row not in rub}
 
 
+_FOR_THE_POT = any_of(r"(?:-|–|—|,|\() ?for the (?:broth|braise|pot|stock)\W*$")
+"""“½ onion, 3 garlic, 2 bay leaves – for the broth.”"""
 _VEGETABLES = any_of(
     r"\b(?:soften|fry|sweat|cook|brown|saut[eé]|add|in with)\b[^.;]{0,20}"
     r"\b(?:the |all the )?veg(?:etables|gies)?\b"
@@ -146,7 +149,7 @@ _STIRRED_ALONG: frozenset[Kind] = frozenset(
 
 _SPRIG = (
     r"(?:\w+ )?(?:rosemary|thyme|sage|bay|herbs?|cinnamon|star anise|spices?|sachet|bouquet"
-    r"|lemongrass|ginger|stems|stalks|sprigs|leaves|peel)\b"
+    r"|lemongrass|ginger|stems|stalks|sprigs|leaves|peel|bones?)\b"
 )
 _TAKEN_OUT = re.compile(
     r"\b(?:discard|remove|(?:fish|take|pick|lift|pull) out)\w* (?:the |any |all )*"

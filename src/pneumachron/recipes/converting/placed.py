@@ -15,6 +15,7 @@ from pneumachron.recipes.converting.liquid_rules import liquid
 from pneumachron.recipes.converting.liquids import is_liquid
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.rules import apply_rule
+from pneumachron.recipes.converting.sides import is_boiled
 from pneumachron.recipes.placing.likely import Place, likely_places
 from pneumachron.recipes.understanding.foods_of_a_line import foods_in
 from pneumachron.recipes.understanding.ingredients import (
@@ -111,6 +112,8 @@ def _by_rule_or_cook(
     now = found.lines[0].when if found.lines else None
     if now is None or now not in PLACE_OF or any(line.when != now for line in found.lines):
         return Placing(item, found)
+    if now == "own_run" and all(map(is_boiled, found.lines)):
+        return Placing(item, found)  # noodles are boiled, whatever they are eaten with
     unlikely = odds.get(PLACE_OF[now], 1.0)
     instead = _instead(context, item, odds) if unlikely < IN_DOUBT else None
     doubt = None if instead is None else Doubt(item.index, now, instead, item.line.raw[:MOST_SAID])

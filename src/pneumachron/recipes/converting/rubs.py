@@ -6,7 +6,7 @@ from itertools import pairwise
 
 from pneumachron.recipes.converting.parts import HEADING_WORDS
 from pneumachron.recipes.converting.pot_work import WET
-from pneumachron.recipes.converting.seasoning import SEASONED, binders_in_the_pot
+from pneumachron.recipes.converting.seasoning import SEASONED, SEASONED_TOO, binders_in_the_pot
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import Ingredient, Kind
@@ -95,6 +95,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         tasted = {row for row in spices if _PEPPER.search(understood.ingredients[row].line.name)}
         powders = {row for row in spices if _POWDER.search(understood.ingredients[row].line.name)}
         plain, named = not (tasted or salted), named | tasted | powders
+    named -= _stirred_in(understood)
     wet = binders_in_the_pot(understood)
     paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
     meat = {item.index for item in understood.ingredients if item.kind == "meat"}
@@ -146,6 +147,14 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         and item.index not in (wet - mixed) | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
+
+
+def _stirred_in(understood: Understood) -> frozenset[int]:
+    """“Stir in the mustard and sage, season, cover and cook”: the sauce is seasoned, to taste."""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    stirred = rows_named(understood, " ; ".join(filter(SEASONED_TOO.match, sentences)))
+    others = [text for text in sentences if SEASONED.search(text) and not SEASONED_TOO.match(text)]
+    return stirred - rows_named(understood, " ; ".join(others))
 
 
 _WET_CHILI = any_of(r"\badobo\b", r"\b(?:cans?|tins?|jars?|fresh|chopped|minced|roasted)\b")
@@ -346,8 +355,10 @@ _CRUSHED_AND_RUBBED = any_of(
 _MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?:with\b|w/)?")
 
 
-_MASHED = any_of(r"^\W*(?:mash|crush|pound|bash) ")
+_MASHED = any_of(r"^\W*(?:\w+: )?(?:mash|crush|pound|bash) ")
 _THEN_RUBBED = any_of(
+    r"^\W*(?:stuff|push|press|work)\b[^.;]{0,40}\b(?:slits|holes|cuts)\b[^.;]*"
+    r"\b(?:rub|smear|massage)\b",
     r"^[^.;]{0,60}\b(?:push|work|stuff|rub) in the (?:adobo|paste|mixture|mix|marinade)\b",
     r"^\W*(?:then )?(?:turn [^.;]{0,20} over,? and )?(?:rub|massage|smear|pat|press"
     r"|spread(?! (?:it |them |out )?(?:on|over) (?:an?|the) (?:\w+ )?(?:plate|tray|sheet|pan)))\b",

@@ -31,7 +31,7 @@ from pneumachron.recipes.converting.liquid_rules import (
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.parts import SWEET
 from pneumachron.recipes.converting.rubs import LEAVES
-from pneumachron.recipes.converting.sides import takes_long
+from pneumachron.recipes.converting.sides import boils_some, is_boiled, takes_long
 from pneumachron.recipes.converting.sprays import SPRAYED_KINDS, is_of_a_spray
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.counting import no_unit
@@ -348,6 +348,8 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         role: PartRole = "glaze" if brushed else part.role
         # buns may stand last in the list of the sauce
         line = plain_line(context, item, WHEN_OF_ROLE["beside" if item.kind == "beside" else role])
+        if line.when == "beside" and is_boiled(line) and boils_some(context.understood):
+            line = replace(line, when="own_run")
         return ConvertedLines((line,), "other_part", {"part": part.name[:60]})
     if item.index in context.shared | context.soaked:
         return _marinade(context, item)

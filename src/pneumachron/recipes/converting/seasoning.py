@@ -3,7 +3,7 @@
 import re
 
 from pneumachron.recipes.converting.cures import CURED, is_cured
-from pneumachron.recipes.converting.marinade import DAY_S, DAYS, NIGHT, OVERNIGHT_S
+from pneumachron.recipes.converting.marinade import DAY_S, DAYS, NIGHT, OVERNIGHT_S, in_marinade
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.foods_of_a_line import foods_in
@@ -38,6 +38,14 @@ SEASONED = any_of(
 )
 
 
+SEASONED_TOO = re.compile(
+    r"\W*(?:then )?(?:stir in|add|pour in|pour over)\b[^.;]*,? (?:and )?season(?:ing)?"
+    r"(?=,| and\b|\W*$)",
+    re.I,
+)
+"""“Stir in the mustard, season, cover and cook”: the sauce is seasoned."""
+
+
 def binders_in_the_pot(understood: Understood) -> frozenset[int]:
     """Mustard and the like that the steps stir into the liquid, and do not put on the meat."""
     sentences = [text for step in understood.said for text in sentences_in(step)]
@@ -47,7 +55,8 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
         item.index for item in understood.ingredients
         if any(food.kind == "binder" for food in foods_in(item)) and (item.index in own or any(
             is_named(understood, item, text.lower())
-            and _STIRRED_IN.search(text) and not SEASONED.search(text)
+            and _STIRRED_IN.search(text)
+            and (SEASONED_TOO.match(text) or not SEASONED.search(text))
             for text in sentences
         ))
     )  # fmt: skip
@@ -97,6 +106,11 @@ def shared_lines(understood: Understood) -> frozenset[int]:
     early = before_the_heat(understood)
     before = sum(len(sentences_in(text)) for text in early)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    if any(map(_BRUSHED_BACK.search, sentences[before:])):
+        starch = {
+            item.index for item in understood.ingredients if item.kind in {"starch", "beside"}
+        }
+        return in_marinade(understood) - meat - starch
     some = next((at for at, text in enumerate(sentences) if _SOME_OF_IT.search(text)), before)
     if some >= before:
         return frozenset()  # half of it is poured over cooked meat
@@ -112,6 +126,10 @@ def shared_lines(understood: Understood) -> frozenset[int]:
     return frozenset()
 
 
+_BRUSHED_BACK = any_of(
+    r"\b(?:brush|baste|glaze)\b[^.;]{0,20}\b(?:thickened|reduced|boiled|cooked) marinade\b"
+)
+"""“Boil the marinade for 3 minutes. Brush on the thickened marinade.”"""
 _ON_RAW_MEAT = any_of(
     r"\b(season|rub|sprinkle|massage|pat|dust|coat|dredge|toss)\w*\b",
     r"(^|[.;,:] ?|\band )(salt|pepper)( (and|&|n) pepper)?\b(?! (it |them )?to taste)",

@@ -1,15 +1,27 @@
 """What a recipe eats with its meat and cooks apart: in a run of its own, or in boiling water."""
 
+import re
 from collections.abc import Iterable
 
 from pneumachron.core.catalog.sides import side_advice
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
 
 _PASTA = any_of(
     r"\b(pasta|noodles?|nudeln|macaroni|spaghetti|gnocchi|pappardelle|tagliatelle|fettuccine"
     r"|linguine|penne|rigatoni|fusilli|orzo|udon|ramen|vermicelli|ravioli|sp(ä|ae)tzle|couscous"
     r"|bulgur|quinoa|freekeh)\b"
+)
+_BOILS = re.compile(
+    rf"\W*(?:meanwhile,? |while [^,]{{3,40}}, )?(?:boil|cook) (?:the |your )?(?:\w+ ){{0,2}}?"
+    rf"{_PASTA.pattern}",
+    re.I,
+)
+_ONLY_BOILS = re.compile(
+    rf"{_BOILS.pattern}(?: (?:in|as|according|per|until|till?|for)\b(?![^.;]*\breserv)[^.;]*)?\W*$",
+    re.I,
 )
 _PULSES = any_of(
     r"\b(beans?|bohnen|chickpeas|lentils|linsen|peas|erbsen|hominy|barley|farro|cannellini"
@@ -23,6 +35,16 @@ _CARROTS = any_of(r"\b(carrots?|m(ö|oe)hren|karotten)\b")
 def is_boiled(line: OutLine) -> bool:
     """Pasta and the like: it goes into a pot of boiling water, as its pack says."""
     return _PASTA.search(line.name) is not None
+
+
+def boils_some(understood: Understood) -> bool:
+    """“Boil the rigatoni; reserve a cup of the water.”"""
+    return any(_BOILS.match(text) for step in understood.said for text in sentences_in(step))
+
+
+def only_boils(text: str) -> bool:
+    """“Cook the pasta in salted water until al dente”, and nothing besides."""
+    return _ONLY_BOILS.match(text) is not None
 
 
 def takes_long(line: OutLine) -> bool:

@@ -32,7 +32,7 @@ from pneumachron.recipes.converting.seasoning import (
     rub_rest_s,
     unlisted_seasonings,
 )
-from pneumachron.recipes.converting.sides import is_boiled, longest_run_min
+from pneumachron.recipes.converting.sides import is_boiled, longest_run_min, only_boils
 from pneumachron.recipes.converting.table_steps import (
     carve,
     finish,
@@ -65,12 +65,18 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     # what keeps its own words is done before the meat is carved, but for what serves it
     found: list[OutStep] = [OutStep("cure", (own_words(text),)) for text in work.cures]
     serving = [told for told in work.kept if told.serves]
-    early = [told for told in work.kept if told not in serving]
+    boiled = any(map(is_boiled, work.of("own_run")))
+    early = [
+        told for told in work.kept
+        if told not in serving and not (boiled and only_boils(told.text))
+    ]  # fmt: skip
     for step in steps:
         if step.kind == "keep":
             found += _in_own_words(told for told in serving if not is_of_leftovers(told.text))
         if step.kind in _WAITED_FOR:
             now = [told for told in early if _is_time_for(work, told, step.kind)]
+            if step.kind in _AT_LAST and now:  # in the recipe's own order
+                now = early[: early.index(now[-1]) + 1]
             early = [told for told in early if told not in now]
             found += [OutStep("own_words", _with_what_waits(work, told)) for told in now]
         found.append(step)
@@ -81,6 +87,7 @@ def _in_own_words(kept: Iterable[OwnWords]) -> list[OutStep]:
     return [OutStep("own_words", (own_words(told.text),)) for told in kept]
 
 
+_AT_LAST = frozenset({"sauce", "finish"})
 _WAITED_FOR = frozenset(
     {"season", "marinate", "first_run", "sear", "deglaze", "pot", "sauce", "finish", "carve"}
 )

@@ -288,7 +288,9 @@ class _Sorted:
             titled.append(self.text.yields)  # “Yield: 2 racks of baby back ribs”
             named = meat_in_prose([*before, *steps]) or meat_in_prose([*self.left_out, *titled])
             lines = [*ingredients, *named]
-            if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):
+            # “Jacob's ladder in the slow cooker?”: only the title names the meat
+            asked = not ingredients and title is not None and is_meat(title)
+            if (named or asked) and not any(map(_is_counted, ingredients)):
                 # a letter tells the meat, and what is done with it, before the steps
                 above, before = by_their_work(before)
                 steps = [*above, *steps]

@@ -2,10 +2,8 @@
 
 import re
 from collections.abc import Iterator, Sequence
-from dataclasses import replace
-from itertools import takewhile
 
-from pneumachron.recipes.model import Part, Recipe
+from pneumachron.recipes.model import Part
 from pneumachron.recipes.reading.looks import ALSO_ADJECTIVES, VERBS
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import (
@@ -48,7 +46,8 @@ _MEAT = re.compile(
 )
 _MANY = re.compile(
     r"\b(?P<meat>(?:\d|two|three|four|five|six) (?:[a-z-]+ ){0,4}?"
-    rf"(?:butts|shoulders|briskets|picnics|(?:plate|short|beef) (?:ribs|bones))\b"
+    r"(?:butts|shoulders|briskets|picnics|(?:plate|short|beef) (?:ribs|bones)"
+    r"|jacob['’]?s ladder(?: ribs)?)\b"
     rf"[^.!?]{{0,40}}?{_HEAVY}(?: each| apiece)?)(?!\w)",
     re.I,
 )
@@ -152,16 +151,24 @@ def meat_in_prose(texts: Sequence[str]) -> list[str]:
     return [found] if found else []
 
 
+_THE_JOINT_IS = re.compile(
+    r"\b(?:the|my|our) (?:joint|roast|meat|piece) (?:is|was) (?=an? \d)", re.I
+)
+"""“The joint is a 2.4 kg rolled brisket.”"""
+
+
 def _meat_of(text: str) -> str:
     """The words of a text that name the meat and how much of it; empty when none do."""
+    text = _THE_JOINT_IS.sub("", text)
     for pattern in (_MEAT, _MANY):
         if found := pattern.search(text):
             return found[0]
-    first = next((each for each in _FIRST.finditer(text) if not _is_work(each["word"])), None)
+    first = next((each for each in _FIRST.finditer(text) if not is_work(each["word"])), None)
     return first["meat"] if first else ""
 
 
-def _is_work(word: str) -> bool:
+def is_work(word: str) -> bool:
+    """Whether a word is a verb of the kitchen, and no adjective as well."""
     return word.lower() in VERBS - ALSO_ADJECTIVES
 
 
@@ -216,82 +223,23 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
 _ON_THE_TABLE = re.compile(
     r"^(?:with|plus) |\s+(?:on the (?:table|side)|alongside|to (?:serve|go with))$", re.I
 )
-_LISTED = re.compile(r",\s*(?:and\s+)?|\s+(?:&|and|or|\+)\s+")
-_LEAST_ALONE = 3
+LISTED = re.compile(r",\s*(?:and\s+)?|\s+(?:&|and|or|\+)\s+")
+LEAST_ALONE = 3
 """Foods in a sentence of nothing else. Judgement."""
 
 
 def _foods_alone(sentence: str) -> list[str]:
     """“Tortillas, onion, cilantro, lime wedges.”: what stands on the table, behind the work."""
     told = _ON_THE_TABLE.sub("", sentence.strip(" ."))
-    foods = [text.strip() for text in _LISTED.split(told) if text.strip()]
+    foods = [text.strip() for text in LISTED.split(told) if text.strip()]
     bare = all(
-        0 < len(text.split()) <= _LEAST_ALONE
+        0 < len(text.split()) <= LEAST_ALONE
         and food_of(text) is not UNKNOWN
         and read_line(text).low is None
-        and not _is_work(text.split()[0])
+        and not is_work(text.split()[0])
         for text in foods
     )
-    return foods if bare and _LEAST_ALONE <= len(foods) <= MOST_FOODS else []
-
-
-def with_what_is_served(recipe: Recipe) -> Recipe:
-    """“Corn tortillas, onion, cilantro, lime”, below the steps of a list: foods for the table."""
-    if not (recipe.steps and recipe.ingredients):
-        return recipe
-    told = sentences_in(recipe.steps[-1]) or [""]
-    served = _GOOD_WITH.sub("", told[-1].strip(" ."))
-    foods = [text.strip() for text in _LISTED.split(served) if text.strip()]
-    left = recipe.left_out
-    if not _are_for_the_table(foods):
-        told = []
-        foods = list(reversed(list(takewhile(_is_bare, reversed(left)))))
-        told_above = 1 if foods and foods[0].endswith(":") else 0  # “To serve:”
-        foods = foods[told_above:]
-        # links to other pages begin with a capital each; these stood on one line
-        foods = [] if any(text[:1].isupper() for text in foods[1:]) else foods
-        left = left[: len(left) - len(foods) - told_above]
-    if not _are_for_the_table(foods):
-        return recipe
-    known = {food_of(line).words for line in recipe.ingredients}
-    new = [text for text in foods if food_of(text).words not in known]
-    if not new:
-        return recipe
-    rows = tuple(range(len(recipe.ingredients), len(recipe.ingredients) + len(new)))
-    ends = [" ".join(told[:-1])] if told else [recipe.steps[-1]]
-    return replace(
-        recipe,
-        ingredients=(*recipe.ingredients, *new),
-        steps=(*recipe.steps[:-1], *filter(None, ends)),
-        parts=(*recipe.parts, Part.of("To serve", rows)),
-        left_out=left,
-    )
-
-
-_GOOD_WITH = re.compile(
-    r"^(?:it(?:['’]s| is) )?(?:nice|good|great|lovely) (?:with|over) "
-    r"|\s+(?:with it|alongside)$|,? (?:and )?(?:done|enjoy)$",
-    re.I,
-)
-_ON_A_PLATE: frozenset[Kind] = frozenset({"beside", "dairy", "tender_veg"})
-
-
-def _are_for_the_table(foods: Sequence[str]) -> bool:
-    # “Rolls and slaw”
-    two = len(foods) == 2 and all(food_of(text).kind in _ON_A_PLATE for text in foods)
-    several = (len(foods) >= _LEAST_ALONE or two) and all(map(_is_bare, foods))
-    # “top with pork, avocado and cheese” is work: the meat is none of what is bought for the table
-    several = several and not any(map(_COOKED_MEAT.search, foods))
-    return several and any(food_of(text).kind == "beside" for text in foods)
-
-
-_COOKED_MEAT = re.compile(r"\b(?:with|the) (?:pork|beef|meat|ribs?|brisket)\b", re.I)
-
-
-def _is_bare(text: str) -> bool:
-    """Few words, no amount and no work."""
-    few = len(text.split()) <= _LEAST_ALONE and read_line(text).low is None
-    return few and (text.lower() == "mash" or not _is_work(text.split(maxsplit=1)[0]))
+    return foods if bare and LEAST_ALONE <= len(foods) <= MOST_FOODS else []
 
 
 _IN_BRACKETS = re.compile(
@@ -426,6 +374,7 @@ _WHEN = re.compile(
 """When or where it goes, behind a food."""
 _AND_ITS_WORK = re.compile(
     r"\s+(?:those|that|which|they) (?:go|goes|get|sit)\b.*$"
+    r"|\s+(?:till?|until) (?:it|they)\b.*$|\s+(?:boiled|reduced) (?:down|by)\b.*$"
     r"|\s+and (?:then )?(?:back\b|cook|serve|eat|fry|brown|soften|sweat|saut\S*|simmer|boil"
     r"|melt|toast|let|put|throw|give|leave|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
     re.I,

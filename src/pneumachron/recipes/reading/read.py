@@ -21,7 +21,6 @@ from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.numbering import without_letters, without_thread_numbers
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
-from pneumachron.recipes.reading.prose import with_what_is_served
 from pneumachron.recipes.reading.scanned import with_letters_right
 from pneumachron.recipes.reading.scattered import (
     with_columns_apart,
@@ -30,6 +29,7 @@ from pneumachron.recipes.reading.scattered import (
     with_foods_whole,
     with_one_amount,
 )
+from pneumachron.recipes.reading.served import with_what_is_served
 from pneumachron.recipes.reading.titles import title_by_its_meat
 from pneumachron.recipes.reading.wrapping import without_wraps
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in

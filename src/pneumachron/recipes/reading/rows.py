@@ -88,6 +88,10 @@ class Text:
             self.author = posted["name"]
             self.take(line[: posted.start()])
             return True
+        if (adapted := _ADAPTED.search(line)) and not self.source:
+            self.source = adapted["where"]
+            self.take(line[: adapted.start()])
+            return True
         subject = SUBJECT.match(line)
         if subject and not self.subject and ABOUT_MEAT.search(subject["about"]):
             self.subject = subject["about"].strip(" ?!.")
@@ -109,6 +113,12 @@ _POSTED_BY = re.compile(
     r"(?P<name>[^\s,;|()]+(?: [A-Z][\w.]*){0,2})[^a-z]*(?:rat(?:ing|ed)\b.{0,30}|\W*)$"
 )
 """“Best ever pork roast - posted by granny_oakes, rating 4.7 (312)”."""
+_ADAPTED = re.compile(
+    r"(?<=[\w)!?])\s+\((?P<where>(?:adapted|inspired|borrowed|copied|stolen) (?:from|by) "
+    r"[^()]{3,90})\)$",
+    re.I,
+)
+"""“Pork roast (adapted from my mother-in-law)”: who it is owed to."""
 _WEIGHS = re.compile(rf"^yields?\s*:\s*\d[\d./½¼¾]{{0,4}} {WEIGHT_UNIT}\b", re.I)
 """“Yield: 3 pounds of ribs” says nothing that the list does not say."""
 _TITLE_CELL = re.compile(

@@ -7,9 +7,9 @@ from typing import Literal, TypeAlias
 
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.durations import temperatures_in
 from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.method import CRISP_C, Cooking
+from pneumachron.recipes.understanding.oven_heat import of_the_oven
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 from pneumachron.recipes.understanding.side_work import is_side_work
@@ -152,7 +152,7 @@ _FRIES_OTHERS = any_of(
     r"\b(?:fry|fries|brown|crisp|cook|saut[eé]) (?:the |your |some |up )*"
     r"(?:diced |chopped |sliced |crumbled )?(?:chorizo|bacon|lardons|pancetta|onions?|shallots?"
     r"|leeks?|garlic|tortillas?|eggs?|rice|mushrooms?|peppers|sage|capers"
-    r"|apples?|pears?|plums?|peach\w*|pineapple|fruit"
+    r"|apples?|pears?|plums?|peach\w*|pineapple|fruit|salsa|adobo|mole"
     r"|potato\w*|(?:curry |spice |tomato )?paste|breadcrumbs|noodles)\b"
 )
 """“Fry the chorizo in the lard”: no crust of the meat."""
@@ -239,7 +239,7 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = kind or "glaze"
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
-        hot = not pie and any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))
+        hot = not pie and any(heat.temp_c >= CRISP_C for heat in of_the_oven(sentence))
         warms = _WARMS.search(sentence) is not None
         hotter = in_oven and _HOTTER.search(sentence) is not None
         if hotter or (hot and not warms and (in_oven or cooking.method == "simmer")):

@@ -62,7 +62,8 @@ def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
         low,
     ):
         return "brisket_flat", False
-    if both or re.search(r"\bpacker\b", low):
+    half = re.search(r"\bflat (?:half|only|cut)\b|\(flat\)|\b(?:just|only) the flat\b", low)
+    if both or (re.search(r"\bpacker\b", low) and not half):
         return "brisket_whole", True
     if re.search(r"\bpoint\b", low):
         return "brisket_point", True

@@ -82,7 +82,7 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
     bare = bool(alone) or _opens_bare(names, lines)
-    seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS | {"fat"}
+    seasonings = line.amount is None and len(each) > 1 and kinds <= _STREWN | {"fat"}
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
         at = next(at for at, food in enumerate(each) if food.kind == "starch")
@@ -201,7 +201,9 @@ _GARLIC = re.compile(r"\bgarlic\W*$", re.I)
 _CLOVES = re.compile(r"\d+ (?:\w+ )?cloves?\b", re.I)
 """“Garlic, 6 cloves” is no garlic and a spice."""
 _BESIDE_ITS_NAME = re.compile(
-    r"in a |tied |cloves (?:peeled|separated|crushed|smashed|unpeeled|left)\b", re.I
+    r"in a |tied |(?:blended|mixed|soaked|pur[eé]ed) (?:w/?|with|in) "
+    r"|cloves (?:peeled|separated|crushed|smashed|unpeeled|left)\b",
+    re.I,
 )
 """“1 head garlic, cloves peeled” is one food."""
 _PREPARED = re.compile(

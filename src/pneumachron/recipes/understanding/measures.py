@@ -55,7 +55,7 @@ _WORDS: dict[str, str] = {
     "ladle": r"ladles?(?:fuls?)?",
     "knob": r"knobs?",
     "thumb": r"thumb(?:[- ]sized? (?:piece|knob|chunk|bit|lump)s?|s?)",
-    "can": r"cans?|tins?|cn",
+    "can": r"cans?|tins?|cn|dosen?",
     "jar": r"jars?",
     "bottle": r"bottles?|btls?|flaschen?",
     "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?|envs?",

@@ -62,6 +62,8 @@ SMALL_CUTS = frozenset(
     {"short_ribs_english", "short_ribs_boneless", "flanken", "wings", "rib_pieces"}
 )
 """Sold by the piece, many to a meal."""
+_SOLD_IN_SLICES = re.compile(r"\b(?:steaks|slices|chops|scheiben)\b", re.I)
+"""“4 blade steaks (3½ lb)”: no steak weighs that much."""
 NOTHING = Meat(None, None, False, None, None, None, None)
 
 
@@ -123,7 +125,7 @@ def read_meat(
             cut, sure = told, True
     mass, mass_sure = _mass_of(main.line)
     # "12 short ribs (about 1.5 kg)" is said of all of them: nobody's rib weighs that much
-    mass_sure = mass_sure or cut in SMALL_CUTS
+    mass_sure = mass_sure or cut in SMALL_CUTS or _SOLD_IN_SLICES.search(text) is not None
     # “point or flat” is asked
     if cut == "brisket_flat" and not sure and mass is not None and "point" not in text.lower():
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)

@@ -205,7 +205,7 @@ _CRUST = any_of(r"\bcrackl", r"\bcrisp|\bcrusty?\b", r"\bglaz", r"\bsticky\b",
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
                 r"\b(foil|lid) off\b", r"\bskin (pop|puff|blister)",
                 r"\b(?:brush|slather|bast|caramel|paint)", r"\bcolou?r\b", r"\bchar\b",
-                r"\bknusprig", r"\bkross", r"\bkruste", r"\b(über)?bräun",
+                r"\bknusprig", r"\büberback", r"\bkross", r"\bkruste", r"\b(über)?bräun",
                 r"\bglasier", r"\bohne (folie|deckel)\b", r"\bfertig (backen|garen)\b")  # fmt: skip
 
 
@@ -220,8 +220,9 @@ def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
     if item.high_s > FINISH_SHARE * main.high_s:
         return False
     if (item.step, item.place, item.start) < (main.step, main.place, main.start):
-        # onions are fried before "Cover and cook for 1 hr 15"
+        # onions are fried before "Cover and cook for 1 hr 15", steaks charred before a covered pan
         simmers = device == "simmer" or SIMMER.search(main.sentence) is not None
+        simmers = simmers or (device == "grill" and _FOR_COLOR.search(item.sentence) is not None)
         return simmers or bool(temperatures_in(item.sentence))
     same = (item.step, item.place) == (main.step, main.place)
     later = item.sentence[main.start : item.start] if same else item.sentence
@@ -229,9 +230,12 @@ def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
     return bool(_CRUST.search(item.sentence) or _HOTTER.search(later) or thickens)
 
 
+_FOR_COLOR = any_of(r"\b(?:some|for|good|a little) colou?r\b", r"\bto (?:char|mark|brown)\b")
 _THICKENS = any_of(
     r"\b(?:strain|skim)\b[^.;]*\b(?:liquid|juices?|broth|sauce)\b",
+    r"\b(?:further|another|more)\b[^.;]*\buntil (?:it (?:has |is )?)?thick",
     r"\b(?:kartoffel|stärke|mehl|sahne)\b[^.;]*\brühren\b",
+    r"\bmasa\b",
     r"\b(?:sauce|gravy|liquid|juices?)\b[^.;]*\buntil (?:it (?:is )?)?(?:slightly )?"
     r"(?:thick|reduced)",
 )

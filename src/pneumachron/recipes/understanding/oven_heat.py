@@ -20,7 +20,7 @@ def oven_heat_c(
     same = sentences_in(steps[step])
     begin, end = _clause(same[place], start)
     near = sorted(
-        _of_the_oven(same[place]),
+        of_the_oven(same[place]),
         key=lambda item: (
             not item.exact,
             not begin <= item.start < end,
@@ -44,7 +44,7 @@ def oven_heat_c(
 def _last_named(texts: Sequence[str]) -> float | None:
     """The heat of the first text that names one; “180 °C; reduce to 150 °C” cooks at the last."""
     for text in texts:
-        if found := _of_the_oven(text):
+        if found := of_the_oven(text):
             return ([item for item in found if item.exact] or found)[-1].temp_c
     return None
 
@@ -60,7 +60,7 @@ _HOTTER_LATER = re.compile(
 def heat_named_c(text: str) -> float | None:
     """Heat of an oven or a pit that a text names once, as above a recipe: “Pit: 275 °F”. [°C]"""
     told = (sentence for sentence in sentences_in(text) if not _OF_OTHER_DAYS.search(sentence))
-    found = {item.temp_c for sentence in told for item in _of_the_oven(sentence)}
+    found = {item.temp_c for sentence in told for item in of_the_oven(sentence)}
     return found.pop() if len(found) == 1 else None
 
 
@@ -80,7 +80,7 @@ def _clause(sentence: str, at: int) -> tuple[int, int]:
 _CLAUSE = re.compile(r"[,;]\s|\bthen\b")
 
 
-def _of_the_oven(text: str) -> list[Degrees]:
+def of_the_oven(text: str) -> list[Degrees]:
     """Temperatures that are not those of the meat; of two for one oven, the one without a fan."""
     found = []
     text = in_figures(text)
