@@ -623,6 +623,20 @@ def test_shopping_by_section_adds_up() -> None:
     assert not any("water" in item for items in shop.values() for item in items)
 
 
+@pytest.mark.parametrize(
+    ("lines", "bought"),
+    [
+        (("zest of 1 lemon",), "lemon: 1"),  # no shop sells zest
+        (("juice of 1 lemon", "zest of 1 lemon"), "lemon: 1"),  # of the same one
+        (("juice of 1 lemon", "zest of 2 lemons"), "lemon: 2"),
+        (("1 onion", "2 onions"), "onion: 3"),
+    ],
+)
+def test_what_a_shop_sells_of_it(lines: tuple[str, ...], bought: str) -> None:
+    items = [item for section in shopping_list(made(*lines)) for item in section.items]
+    assert [item for item in items if item.startswith(bought[:5])] == [bought]
+
+
 def test_what_is_given_back_is_a_recipe_and_reads_again() -> None:
     recipe = to_recipe(made("2 onions", "300 ml stock"), lambda message: message.code)
     found = read_recipe(to_jsonld(recipe)).recipe

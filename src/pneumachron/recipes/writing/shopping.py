@@ -1,6 +1,7 @@
 """What to buy, by the sections of a shop."""
 
-from dataclasses import dataclass
+import re
+from dataclasses import dataclass, replace
 
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted
@@ -24,9 +25,13 @@ class Section:
 def shopping_list(converted: Converted) -> tuple[Section, ...]:
     """Every line once, with the amounts of its parts added up; water comes from the tap."""
     wanted: dict[tuple[str, str, str], list[OutLine]] = {}
-    for line in converted.lines:
+    # the zest last: it comes off the fruit that is squeezed
+    for line in sorted(converted.lines, key=_is_zest):
         if line.food.shop != "tap":
-            wanted.setdefault((line.food.shop, line.name.lower(), line.unit), []).append(line)
+            name = _ZEST.sub(r"\g<fruit>", line.name) if _is_zest(line) else line.name
+            key = (line.food.shop, name.lower().removesuffix("s"), line.unit)
+            lines = wanted.setdefault(key, [])
+            lines.append(replace(line, name=name, amount=_beyond(line, lines)))
     found: dict[str, list[str]] = {}
     for (shop, _, unit), lines in wanted.items():
         found.setdefault(shop, []).append(_item(unit, lines))
@@ -35,6 +40,22 @@ def shopping_list(converted: Converted) -> tuple[Section, ...]:
         for name in SECTIONS
         if name in found
     )
+
+
+_ZEST = re.compile(r"^(?:finely )?(?:grated )?(?P<fruit>lemon|lime|orange) zest$", re.I)
+
+
+def _is_zest(line: OutLine) -> bool:
+    """“Zest of a lemon” is a lemon at the shop."""
+    return line.unit == "" and _ZEST.match(line.name) is not None
+
+
+def _beyond(line: OutLine, lines: list[OutLine]) -> tuple[float, float] | None:
+    """The amount of a line; of zest what the fruits that are bought anyway do not give."""
+    if line.amount is None or not _is_zest(line):
+        return line.amount
+    there = sum(each.amount[1] for each in lines if each.amount is not None)
+    return max(line.amount[0] - there, 0.0), max(line.amount[1] - there, 0.0)
 
 
 def _item(unit: str, lines: list[OutLine]) -> str:
