@@ -144,6 +144,9 @@ from tests.text.words import words
         ("butt_on_at_half_past_nine", "Pull it on a rimmed tray", "bumped to 265"),
         # “garlic, 6 cloves” is no spice, and “oregano, 1 tsp; cumin, 1 tsp” are two
         ("short_ribs_amounts_behind", "dried oregano, cumin", "cloves"),
+        ("dry_ribs_on_a_gas_grill", "Shake on the reserved rub", "hickory chips"),
+        ("shoulder_of_a_thread_its_packet", "Stir in butter", "Mississippi"),
+        ("fresh_brisket_on_kraut", "Add caraway seeds", "too: caraway"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
@@ -222,6 +225,10 @@ def test_pulled_before_its_crust_or_after_it(voice: str, first: bool) -> None:
         ("potluck_pork_five_ish", "kg", 2.27),
         ("slab_in_foil_juices_boiled", "kg", 1.25),  # “a slab, 2.5-3 lb”
         ("brisket_in_six_chunks", "pieces", 6),
+        ("dry_ribs_on_a_gas_grill", "texture", "tender"),  # “Pull membranes” pulls no meat
+        ("dry_ribs_on_a_gas_grill", "method", "grill"),  # chips in a pouch make no smoker
+        ("neck_slices_smothered", "thickness_m", 0.025),
+        ("ingwer_soja_rippchen", "crust", "broiler"),  # “unter dem Grill”
     ],
 )
 def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
@@ -231,6 +238,10 @@ def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
         "hours": ((cooking.low_s or 0) / 3600, (cooking.high_s or 0) / 3600),
         "temp_c": round(cooking.temp_c or 0),
         "cut": done.understood.cut,
+        "texture": done.understood.texture,
+        "method": cooking.method,
+        "crust": done.understood.crust.kind,
+        "thickness_m": done.understood.thickness_m,
         "kg": round(done.understood.mass_kg, 2),
         "pieces": done.understood.count,
         "plates": done.plates,

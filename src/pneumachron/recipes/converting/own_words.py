@@ -342,7 +342,7 @@ def baked_as_a_dish(understood: Understood, themes: list[Theme], index: int) -> 
 
 _INTO_A_DISH = any_of(
     r"\b(?:spoon|spread|tip|transfer|pour|layer|put|scrape)\b[^.;]{0,40}"
-    r"\b(?:baking|pie|gratin|casserole|ovenproof) dish\b"
+    r"\b(?:(?:baking|pie|gratin|casserole|ovenproof) dish|into (?:a|the) dish)\b"
 )
 _BAKES = any_of(r"\b(?:bake|broil|brown|grill)\b[^.;]*(?:\d|\b(?:golden|bubbl|melt|crisp))")
 

@@ -274,8 +274,8 @@ _MELTED = any_of(
 _COOKED_IN = any_of(
     r"\b(?:add|stir in|combine|mix) (?:the |all (?:the )?)?(?:remaining|other|rest of the) "
     r"ingredients \(",
-    r"\b(?:cook|fry|saut[eé]|soften|sweat|sizzle)\b",
-    r"\b(?:stir in|add)\b[^.;]*\b(?:garlic|onions?|ginger|tomato(?:es)?|paste|pur[eé]e)\b",
+    r"\b(?:cook|fry|saut[eé]|soften|sweat|sizzle|wilt)\b",
+    r"\b(?:stir in|add)\b[^.;]*\b(?:garlic|onions?|ginger|tomato(?:es)?|paste|pur[eé]e|kraut)\b",
 )
 
 

@@ -74,7 +74,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"(?:19\d|20\d|9[0-7])\b",
             r"^\W*(?:then |next |now )?smoke\b(?! (?:paprika|salt))",
             r"\b(?:run|get|bring|set|start|warm|crank|light|fire)\b[^.;]{0,20}"
-            r"\b(?:smoker|pit|barbecue|kettle|oven)\b[^.;]{0,20}"
+            r"\b(?:smoker|pit|barbecue|kettle|oven|grill)\b[^.;]{0,20}"
             r"(?:\b(?:at|to|up|going|hot)\b|\d{3})",
             r"\bclose, bring\b",
             r"^\W*steam (?:the|them|it|over|for)\b[^.;]*\b(?:\d\d min|hours?\b)",
@@ -372,8 +372,9 @@ _DEVICE = any_of(
     r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
     r"^\W*(?:heat|light|turn|set|leave)\b[^.;]{0,30}\b(?:gas grill|burners?|one side|both sides"
     r"|side of (?:a|the) grill)\b(?![^.;]*\b(?:ribs?|meat|pork|beef|rack)\b)[^.;]*\W*$",
-    r"^\W*(?:put|place|set|lay|add|toss|scatter)\b[^.;]{0,40}\b(?:wood chips|wood chunks|smoker box"
-    r"|hickory|pellet tube)\b[^.;]*\b(?:burners?|coals|flame|grates?|fire|heat)\b[^.;]*\W*$",
+    r"^\W*(?:put|place|set|lay|add|toss|scatter|drop)\b[^.;]{0,40}\b(?:wood chips|wood chunks"
+    r"|smoker box|hickory|pellet tube)\b"
+    r"[^.;]*\b(?:burners?|coals|flame|grates?|fire|heat)\b[^.;]*\W*$",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",
     r"^\W*\d{3} ?°? ?[FC]?,? (?:pellet |charcoal |gas )?(?:grill|smoker|pit)\W*$",

@@ -84,9 +84,11 @@ class Text:
 
     def _credit(self, line: str) -> bool:
         """Who wrote it, where it stands and what the mail is about: each by its first line."""
-        if (posted := _POSTED_BY.search(line)) and not self.author:
-            self.author = posted["name"]
-            self.take(line[: posted.start()])
+        posted = _THREAD.match(line) or (None if self.author else _POSTED_BY.search(line))
+        if posted is not None:
+            self.author = self.author or posted["name"]
+            if above := line[: posted.start()].strip():
+                self.take(above)
             return True
         if (adapted := _ADAPTED.search(line)) and not self.source:
             self.source = adapted["where"]
@@ -113,6 +115,8 @@ _POSTED_BY = re.compile(
     r"(?P<name>[^\s,;|()]+(?: [A-Z][\w.]*){0,2})[^a-z]*(?:rat(?:ing|ed)\b.{0,30}|\W*)$"
 )
 """“Best ever pork roast - posted by granny_oakes, rating 4.7 (312)”."""
+_THREAD = re.compile(r"^(?:r/\w+\s*\W\s*)?posted by u/(?P<name>[\w-]{2,40})\b.{0,30}$", re.I)
+"""Of a thread: who opened it, and when."""
 _ADAPTED = re.compile(
     r"(?<=[\w)!?])\s+\((?P<where>(?:adapted|inspired|borrowed|copied|stolen) (?:from|by) "
     r"[^()]{3,90})\)$",

@@ -67,7 +67,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(sheet|tray|rack|sheet pan)\b[^.;]{0,40}\b(bake|roast)\b[^.;]{0,20}"
             r"\b(4\d\d|2[0-5]\d)(?!\d)",
             r"\b(bast|brush|glaz)\w*\b[^.;]{0,40}\blacquer",
-            r"\bgrillen\b|\boberhitze\b|\büber(krust|back)en\b",
+            r"\bgrillen\b|\boberhitze\b|\büber(krust|back)en\b|\bunter de[mn] (?:\w+ )?grill\b",
             r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
             r"\btake off the (?:lid|foil)\b.{0,80}\b(?:lacquer|crust|crisp|brown|colou?r)",

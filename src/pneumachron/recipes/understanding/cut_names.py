@@ -101,7 +101,7 @@ STEAK_M = 0.025
 """Common practice: an inch."""
 _SLICES_M = (
     (re.compile(r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b", re.I), 0.035),
-    (re.compile(r"\b(?:shoulder|collar|neck|blade|pork|butt) steaks?\b", re.I), STEAK_M),
+    (re.compile(r"\b(?:shoulder|collar|neck|blade|pork|butt) (?:steaks?|slices)\b", re.I), STEAK_M),
 )
 """Slices of the blade end, and how thick they are. Common practice: 1 to 1½ in; an inch."""
 

@@ -95,6 +95,7 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bpoach(ed|ing)?\b",
                  r"\bbubbl(e|es|ing) (away|along|gently|quietly|slowly)\b",
                  r"\b(hob|burner|gas|flame|ring|heat)\b.{0,20}\b(low(est)?|down|off) as\b",
                  r"\bturn the (heat|gas|flame) (\w+ )?down\b", r"\bköcheln\b",
+                 r"\bcover,? (?:on )?low,? (?=[\d½])",
                  r"\bbei (schwacher|kleiner|niedriger|milder|mittlerer) hitze\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
 IN_THE_OVEN = r"(?: (?:the |an? )?(?:[\w-]+ )?oven\b)"
@@ -193,6 +194,7 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
     oven = OVEN.search(work) is not None
     # what was smoked before, or is only called so, cooks in the oven or the pot
     pot = oven or any(SIMMER.search(step) and _longest_s([step]) >= LONG_S for step in recipe.steps)
+    smoked = _SMOKER.search(_without_a_bottle(recipe, work if pot else text)) is not None
     # “Cook on low 8 hours”, and a baking sheet under the broiler
     slow = _LOW_FOR_LONG.search(work) is not None
     elsewhere = [
@@ -204,8 +206,9 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("slow", slow and not any(_GRILL.search(text) for text in elsewhere)),
         # “slow-cooked brisket”, in an oven at 150 °C
         ("slow", bool((_SLOW_COOKER if oven and hot else _SLOW).search(text))),
+        ("grill", smoked and bool(_GAS_GRILL.search(text) and not _ITS_OWN_SMOKER.search(text))),
         # “electric smoker or oven”, and the steps roast it
-        ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if pot else text)))),
+        ("smoker", smoked),
         ("oven", oven or _wrapped_for_longer(recipe)),
         ("oven", hot and _covered_before_grilled(recipe)),
         ("grill", grilled and not _simmers_longer(recipe)),
@@ -237,6 +240,9 @@ def _covered_before_grilled(recipe: Recipe) -> bool:
     return False
 
 
+_GAS_GRILL = re.compile(r"\bgas grill\b(?! or\b)|\b(?:outside|outer|unlit) burners?\b", re.I)
+_ITS_OWN_SMOKER = re.compile(r"\b(?:smoker|pellet|kettle|offset|oven)\b", re.I)
+"""Chips in a pouch make no smoker of a gas grill."""
 _ON_A_SHEET = re.compile(r"\b(?:baking|sheet) (?:sheet|tray|pan)\b", re.I)
 _LOW_FOR_LONG = re.compile(
     r"\b(?:on|to) low\b(?! (?:heat|flame|burner|simmer))[^.;]{0,30}?\b(?:[5-9]|1\d)"

@@ -337,7 +337,8 @@ _PURPOSE = re.compile(
 _LENGTH = re.compile(
     rf"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:{LENGTH}|\"))[\s-]*"
     r"(?:(?:pieces?|knobs?|thumbs?|chunks?|lengths?|sticks?|nubs?)\s+(?:of\s+)?"
-    r"|(?=(?:fresh |root )?(?:ginger|galangal|turmeric|cinnamon|horseradish|lemongrass)))",
+    r"|(?=(?:fresh |root )?(?:ginger|galangal|turmeric|cinnamon|horseradish|lemongrass"
+    r"|ingwer|galgant|zimt|meerrettich|zitronengras)))",
     re.I,
 )
 """“3 cm piece of ginger”: one piece, so long."""

@@ -236,6 +236,7 @@ _THICKENS = any_of(
     r"\b(?:further|another|more)\b[^.;]*\buntil (?:it (?:has |is )?)?thick",
     r"\b(?:kartoffel|stärke|mehl|sahne)\b[^.;]*\brühren\b",
     r"\bmasa\b",
+    r"\bsour cream\b[^.;]*\bstir",
     r"\b(?:sauce|gravy|liquid|juices?)\b[^.;]*\buntil (?:it (?:is )?)?(?:slightly )?"
     r"(?:thick|reduced)",
 )

@@ -83,7 +83,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(can|could) pull (it|them)\b|\b(ready|soft enough) (for|to) pull",
             r"\bpulls (easily|clean|like)\b",
             r"(?<!onions )\bcollaps(e|ing)",
-            r"\bpull\.|^\W*pull\b(?! (\w+ ){0,3}(from|out|off|away|back|at)\b)",
+            r"\bpull\.|^\W*pull\b(?! (\w+ ){0,3}(from|out|off|away|back|at)\b)"
+            r"(?! (the )?(membranes?|skin|silver ?skin)\b)",
             r"(?<!pepper )(?<!pepper-)(?<!chilli )(?<!chili )(?<!chile )(?<!chilly )(?<!salt )"
             r"(?<!oat )(?<!corn )(?<!coconut )(?<!almond )(?<!fish )(?<!bonito )"
             r"\bflakes?\b(?! of| salt|d)|\bflaked (with|by)\b"
