@@ -147,6 +147,10 @@ from tests.text.words import words
         ("dry_ribs_on_a_gas_grill", "Shake on the reserved rub", "hickory chips"),
         ("shoulder_of_a_thread_its_packet", "Stir in butter", "Mississippi"),
         ("fresh_brisket_on_kraut", "Add caraway seeds", "too: caraway"),
+        # “basting with the rest of the sauce”
+        ("riblets_simmered_then_roasted", "Brush with hoisin, light soy", "Stir in hoisin"),
+        ("greek_shoulder_rubbed_with_a_paste", "ones too: garlic, dried oregano", "Uncover, 220"),
+        ("schweinebraten_knoblauch_eingerieben", "Kümmel, and Knoblauchzehen", "Soften Knob"),
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
@@ -228,6 +232,9 @@ def test_pulled_before_its_crust_or_after_it(voice: str, first: bool) -> None:
         ("dry_ribs_on_a_gas_grill", "texture", "tender"),  # “Pull membranes” pulls no meat
         ("dry_ribs_on_a_gas_grill", "method", "grill"),  # chips in a pouch make no smoker
         ("neck_slices_smothered", "thickness_m", 0.025),
+        ("one_of_seven_pounds", "kg", 3.18),  # “1 - 7 lb” is no range
+        ("butt_in_two_chunks", "pieces", 2),  # halves, and no stew
+        ("weekend_table_short_ribs", "title", "SHORT RIBS WITH BLACK GARLIC AND POLENTA"),
         ("ingwer_soja_rippchen", "crust", "broiler"),  # “unter dem Grill”
     ],
 )
@@ -237,6 +244,7 @@ def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:
     found = {
         "hours": ((cooking.low_s or 0) / 3600, (cooking.high_s or 0) / 3600),
         "temp_c": round(cooking.temp_c or 0),
+        "title": done.understood.recipe.title,
         "cut": done.understood.cut,
         "texture": done.understood.texture,
         "method": cooking.method,

@@ -315,7 +315,7 @@ def brushes_the_sauce(understood: Understood) -> bool:
 
 
 _ON_THE_MEAT = any_of(
-    r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b",
+    r"\b(brush|paint|slather|lacquer)(es|ed|ing)?\b|\b(bast|glaz)(e|es|ed|ing)\b",
     r"(?:^|[.;,] |\band )sauce (?:the|them|both|all)\b",
     r"\b(?:pour|spoon|ladle)\b[^.;]{0,20}\b(?:sauce|glaze)\b[^.;]{0,40}"
     r"\b(?:bake|roast|broil|grill)\b[^.;]{0,30}\b(?:uncovered|sticky|caramel\w*|brown\w*)\b",

@@ -32,7 +32,7 @@ _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
     r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|steaks|pieces"
-    r"|cubes|chunks|em|them|it)\b",
+    r"|cubes|chunks|sides|em|them|it)\b",
     r"\b(?:coat|cover)\w* (?:\w+ )?with [^.;]{0,40}\brub\b",
     r"\brub (?:goes )?on\b(?! (?:the )?(?:hands|board))",
     r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
@@ -130,7 +130,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         )))
         and is_named(understood, item, others)
     }  # fmt: skip
-    rub |= _pushed_in(understood, early)
+    rub |= _pushed_in(understood, early) | _rubbed_with(understood, early)
     if any(map(_SEASONS.search, early)):
         rub |= _beside_the_meat(understood)
         named |= rub
@@ -186,6 +186,30 @@ def _pushed_in(understood: Understood, early: Sequence[str]) -> frozenset[int]:
         row for row in rows_named(understood, told)
         if understood.ingredients[row].kind in LEAVES
     )  # fmt: skip
+
+
+def _rubbed_with(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """“Rub the pork with salt, pepper and crushed garlic”: no garlic to fry."""
+    told = [found for step in early for found in _RUBBED_WITH.finditer(step)]
+    what = " ; ".join(_AND_THEN.split(found["what"] or found["womit"] or "")[0] for found in told)
+    return frozenset(
+        row for row in rows_named(understood, what)
+        if understood.ingredients[row].kind in LEAVES
+        and not _ONIONS.search(understood.ingredients[row].food.words)
+    )  # fmt: skip
+
+
+_ONIONS = any_of(r"\b(?:onions?|shallots?|leeks?|zwiebeln?)\b")
+"""Nobody rubs meat with them: the clause has gone on to the bed it lies on."""
+_RUBBED_WITH = re.compile(
+    r"\b(?:rub|massage|smear)\b[^.;,]{0,40}?\b(?:with|in)\b(?P<what>[^.;]*)"
+    r"|\bmit\b(?P<womit>[^.;]*)\b(?:einreiben|einmassieren)\b",
+    re.I,
+)
+_AND_THEN = re.compile(
+    r",? (?:and|then) (?:then )?(?:brown|sear|put|place|add|cook|fry|lay|set|roast|leave|chill)\b",
+    re.I,
+)
 
 
 def _is_rubbed_in(part: Part, early: Sequence[str]) -> bool:
@@ -338,7 +362,9 @@ MOST_BEFORE = 5
 _TO_A_PASTE = any_of(r"\b(?:to|into|for) (?:form )?an? (?:\w+ )?paste\b")
 """“Add the garlic and the oil and pound to a paste. Rub this all over.”"""
 _PASTE_ON = re.compile(
-    r"\W*(?:rub|smear|massage|spread|work|push) (?:(?:the|this|that) )?(?:\w+ )?paste\b", re.I
+    r"\W*(?:(?:stab|prick|score|poke|pierce)\b[^.;]{0,40}\b(?:and|then) )?"
+    r"(?:rub|smear|massage|spread|work|push) (?:(?:the|this|that) )?(?:\w+ )?paste\b",
+    re.I,
 )
 _GROUND_UP = re.compile(
     r"\W*(?:then )?(?:(?:in|using|with) an? [^,.;]{3,40},? )?"

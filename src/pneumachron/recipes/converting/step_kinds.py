@@ -153,6 +153,7 @@ def _kind_of(
         seasoned
         or (browned_late and understood.crust.kind == "pan" and not fried)
         or (crusted and crisps(step) and _BASTED.search(step))
+        or (browned_late and understood.crust.kind == "broiler" and _OPENED.search(step))
     ):
         return "finish"
     rind = late and has_rind(understood) and _CRACKLES.search(step)
@@ -187,6 +188,8 @@ def _kind_of(
 
 
 _BASTED = any_of(r"\bbast(?:e|ing)\b", r"\bbrush", r"\bglaz", r"\bsticky\b")
+_OPENED = re.compile(r"\W*(?:then )?(?:uncover|unwrap|(?:lid|foil) off)\b", re.I)
+"""“Uncover, 220 °C for 20 min to brown the top”: our own finish."""
 _CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")
 _SECOND_PAN = any_of(
     r"\b(?:in|heat) (?:a|another|the same) (?:\w+ )?(?:skillet|frying pan|saut[eé] pan|wok)\b"

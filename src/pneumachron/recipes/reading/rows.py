@@ -84,7 +84,8 @@ class Text:
 
     def _credit(self, line: str) -> bool:
         """Who wrote it, where it stands and what the mail is about: each by its first line."""
-        posted = _THREAD.match(line) or (None if self.author else _POSTED_BY.search(line))
+        told = None if self.author else _POSTED_BY.search(line) or _OF_MRS.search(line)
+        posted = _THREAD.match(line) or told
         if posted is not None:
             self.author = self.author or posted["name"]
             if above := line[: posted.start()].strip():
@@ -115,6 +116,8 @@ _POSTED_BY = re.compile(
     r"(?P<name>[^\s,;|()]+(?: [A-Z][\w.]*){0,2})[^a-z]*(?:rat(?:ing|ed)\b.{0,30}|\W*)$"
 )
 """“Best ever pork roast - posted by granny_oakes, rating 4.7 (312)”."""
+_OF_MRS = re.compile(r"(?<=[a-zA-Z])\s{3,}(?P<name>(?:Mrs?|Ms|Miss)\.? [A-Z][\w. ]{1,40})$")
+"""“BARBECUED RIBS      Mrs. R. Dunmore”, in the book of a parish."""
 _THREAD = re.compile(r"^(?:r/\w+\s*\W\s*)?posted by u/(?P<name>[\w-]{2,40})\b.{0,30}$", re.I)
 """Of a thread: who opened it, and when."""
 _ADAPTED = re.compile(
@@ -258,6 +261,8 @@ def _mark_above(rows: list[Row]) -> None:
         _mark_said_twice(rows)
     if first is not None and not first.look.has_amount and not _tells_all(first):
         first.above = True
+        if not is_meat(first):
+            _mark_named_below(rows[rows.index(first) + 1 :])
         # a greeting may stand before the title
         for row in rows:
             if row.look.has_amount:
@@ -273,6 +278,20 @@ def _mark_said_twice(rows: list[Row]) -> None:
         if row.look.has_amount or WEIGHED.search(row.plain):
             return
         if is_meat(row) and row.heading is None and below.under is None:
+            row.above = row.names_it = True
+
+
+_NEAR_THE_TOP = 3
+"""Lines. Judgement."""
+
+
+def _mark_named_below(rows: list[Row]) -> None:
+    """“The Weekend Table, issue 14”, and “SHORT RIBS WITH POLENTA” below it: 8 ribs come later."""
+    for at, row in enumerate(rows[:_NEAR_THE_TOP]):
+        if row.look.has_amount or row.heading is not None:
+            return
+        later = any(is_meat(below) and below.look.has_amount for below in rows[at + 1 :])
+        if is_meat(row) and row.plain.isupper() and later:
             row.above = row.names_it = True
 
 

@@ -234,6 +234,7 @@ def read_line(text: str) -> Line:
     raw = text.strip()
     plain = in_figures(_BULLETS.sub("", raw)[:MAX_LINE])
     plain = with_amount_first(_SOME.sub("", plain.removeprefix("~").lstrip()))
+    plain = _ONE_OF.sub("1 ", plain)
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
     plain = _SMALL_ONE.sub(r"1 \1 ", _ONE_OF_A_LENGTH.sub("", plain))
@@ -328,6 +329,8 @@ _SMALL_ONE = re.compile(
     re.I,
 )
 _ONE_OR_TWO = re.compile(r"^(?:an?|one|1) ([a-z]{3,12}) or (?:two|so|2)\s+(?:of\s+)?", re.I)
+_ONE_OF = re.compile(r"^1 [-–] (?=(?:[3-9]|1\d)(?:\.\d+)?[ -]?(?:lbs?|pounds?)\b)", re.I)
+"""“1 - 7 lb Boston butt” is one of 7 lb: nobody weighs from 1 to 7."""
 _PURPOSE = re.compile(
     r"^((?:to|for(?: the)?) [a-z]{3,12})\s*:\s+(?=[\d½¼¾⅓⅔])"
     r"|^((?:to|for(?: the)?) (?:serv(?:e|ing)|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?|tacos?"

@@ -188,7 +188,7 @@ def _number(word: str) -> float:
 
 
 _CUBED = any_of(
-    r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b",
+    r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"(?<!two )(?<!2 )(?<!half )\bchunks?\b",
     r"\bw(?:ü|ue)rfeln?\b", r"\bgew(?:ü|ue)rfelt", r"\bgulasch(?:fleisch)?\b",
     r"\bfist[- ]sized? (?:pieces|lumps|hunks)\b",
 )  # fmt: skip
