@@ -316,7 +316,7 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
         ]  # fmt: skip
         for sentence in texts:
             if night := NIGHT.search(sentence):
-                return _from_an_hour(sentence[: night.start()]) or OVERNIGHT_S
+                return from_an_hour(sentence[: night.start()]) or OVERNIGHT_S
             if days := DAYS.search(sentence):
                 return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             spans = [span for span in durations_in(sentence) if span.high_s >= _LEAST_SOAK_S]
@@ -328,7 +328,7 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
     return _told_above_s(understood.recipe.description)
 
 
-def _from_an_hour(before: str) -> tuple[float, float] | None:
+def from_an_hour(before: str) -> tuple[float, float] | None:
     """“4 hours or overnight”: from the hours on."""
     spans = durations_in(before)
     if not spans or not _OR_TO.match(before, spans[-1].end):

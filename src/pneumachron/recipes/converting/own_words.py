@@ -98,7 +98,13 @@ def made_and_served(told: OwnWords) -> tuple[OwnWords, ...]:
 
 
 def _only_makes(text: str) -> bool:
-    return MAKES.search(text) is not None and _SERVING.search(text) is None
+    """Whether it makes something without the meat, and serves nothing."""
+    apart = _SERVING.search(text) is None and _WITH_IT.search(text) is None
+    return apart and MAKES.search(text) is not None
+
+
+_WITH_IT = any_of(r"\b(?:meat|pork|beef|brisket|ribs?|shreds|it|them)\b")
+"""“Mix it with the sauce. Pile on buns”: once the meat is pulled."""
 
 
 MAKES = any_of(

@@ -3,7 +3,14 @@
 import re
 
 from pneumachron.recipes.converting.cures import CURED, is_cured
-from pneumachron.recipes.converting.marinade import DAY_S, DAYS, NIGHT, OVERNIGHT_S, in_marinade
+from pneumachron.recipes.converting.marinade import (
+    DAY_S,
+    DAYS,
+    NIGHT,
+    OVERNIGHT_S,
+    from_an_hour,
+    in_marinade,
+)
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.foods_of_a_line import foods_in
@@ -232,8 +239,9 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
             seasons = theme == "season" or (theme == "marinate" and bool(SEASONED.search(step)))
         if late or not seasons:
             continue
-        if NIGHT.search(" ".join(texts)):
-            return OVERNIGHT_S
+        told = " ".join(texts)
+        if night := NIGHT.search(told):
+            return from_an_hour(told[: night.start()]) or OVERNIGHT_S
         for sentence in texts:
             rests = _RESTS.search(sentence) and not _TAKEN_OUT.search(sentence)
             spans = durations_in(sentence) if rests else []
