@@ -51,8 +51,8 @@ from pneumachron.recipes.reading.unfolding import (
     later_part,
     unfolded,
     with_nested_parts,
-    with_their_values,
 )
+from pneumachron.recipes.reading.values_below import with_their_values
 from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.lines import read_line
 
