@@ -29,6 +29,19 @@ TOLD = (
     ("Slow cook on LOW for 8 hrs or HIGH for 4 hrs.", "slow_low", 480, 480, None),
     ("Cook on high for 4-5 hours or low for 8-9 hours.", "slow_high", 240, 300, None),
     ("Set to low and leave it for 10 hours.", "slow_low", 600, 600, None),
+    ("Put the tin in a 130C oven. Leave it for seven hours.", "oven_open", 420, 420, 130),
+    ("Put it in the oven at 140C, cover, and leave it for 6 hours.", "oven_lid", 360, 360, 140),
+    # the rest before carving is no heat
+    ("Cook in the oven at 150C for 3 hours. Leave for 30 minutes.", "oven_open", 180, 180, 150),
+    (
+        "Roast in the oven at 150C for 3 hours, then leave it for 20 minutes.",
+        "oven_open",
+        180,
+        180,
+        150,
+    ),
+    ("Cook on low 8 hours. Broil at 500F on a baking sheet, 5 min.", "slow_low", 480, 480, None),
+    ("Smoke for 3 hours at 180 until it has color.", "smoker", 180, 180, 82),
     ("Cook 1 hour on high, then 6 hours on low.", "slow_low", 420, 420, None),
     (
         "Smoke at 110°C until the bark is set, 4 hours, wrap in paper and cook another 3 hours.",

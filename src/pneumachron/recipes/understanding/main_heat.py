@@ -164,7 +164,10 @@ def main_spans(
         sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
         heat = _heat_in(sentence, device)
         if heat is None and place and _LEFT_ALONE.match(sentence):
-            heat = sentence if _IN_HOT_OVEN.search(told_at[place - 1][1]) else None
+            before = told_at[place - 1][1]
+            # “Roast for 3 hours. Leave for 20 minutes”: there the time was told before
+            put_in = _IN_HOT_OVEN.search(before) and not durations_in(before)
+            heat = sentence if put_in else None
         if heat is None:
             continue
         sides = 2.0 if device == "grill" and SIDES.search(sentence) else 1.0
@@ -197,6 +200,7 @@ def main_spans(
 _LEFT_ALONE = re.compile(
     r"\W*(?:and )?(?:then )?leave (?:it |them )?(?:alone |there |be )?for\b", re.I
 )
+_LEFT_IN = re.compile(r"\bleave (?:it |them )?(?:alone |there )?for\b", re.I)
 _IN_HOT_OVEN = re.compile(
     r"\b(?:in|into)\b[^.;]{0,20}\b(?:oven|smoker)\b(?![^.;]*\boff\b)[^.;]*\d{3}"
     r"|\d{3}[^.;]{0,8}\boven\b(?![^.;]*\boff\b)",
@@ -410,15 +414,18 @@ _SAUTES = re.compile(r"\bsaut[eé](?: (?:function|mode|setting))?,? (?:on |at )?
 
 def _cooks_long(sentence: str) -> bool:
     """A sentence that also browns or rests, but whose heat lasts for hours."""
-    long = any(span.high_s >= 5400 for span in durations_in(sentence))
+    spans = durations_in(sentence)
+    long = any(span.high_s >= 5400 for span in spans)
+    put_in = _IN_HOT_OVEN.search(sentence) if long and len(spans) == 1 else None
+    if put_in is not None and _LEFT_IN.search(sentence, put_in.start()):
+        return True  # “Put it in the oven at 140 °C and leave it for 6 hours”
     aside = re.search(
         rf"\bovernight in\b(?!{IN_THE_OVEN})|"
         r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bhold (?:\w+ )?in|\bcooler\b"
         r"|\brest|\bziehen\b|\bmarinier|\bruhen\b|\b(?:in den|im) k(?:ü|ue)hlschrank\b"
         r"|\bsat\b|\bon the counter\b|\bset aside\b"
         r"|\b(?:let|leave)\b[^.;]{0,20}\b(?:stand|sit)\b(?![^.;]*\boven\b)"
-        r"|^(?!.*\boven\b(?!.*\boff\b).*\d{3}).*"
-        r"\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
+        r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"
         r"|\bdry[- ]|\bbeforehand\b|\bahead\b|\b(the )?(day|night) before\b|\bin the cellar\b",
         sentence,
