@@ -630,6 +630,8 @@ def test_shopping_by_section_adds_up() -> None:
         (("juice of 1 lemon", "zest of 1 lemon"), "lemon: 1"),  # of the same one
         (("juice of 1 lemon", "zest of 2 lemons"), "lemon: 2"),
         (("1 onion", "2 onions"), "onion: 3"),
+        # the avocado was not on the list
+        (("pico de gallo, sliced avocado, to serve",), "pico de gallo, sliced avocado"),
     ],
 )
 def test_what_a_shop_sells_of_it(lines: tuple[str, ...], bought: str) -> None:

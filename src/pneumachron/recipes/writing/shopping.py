@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.converting.work import called
 
 SECTIONS = (
     "meat", "fruit and vegetables", "dairy", "bread", "baking", "tins and jars", "drinks",
@@ -28,7 +29,9 @@ def shopping_list(converted: Converted) -> tuple[Section, ...]:
     # the zest last: it comes off the fruit that is squeezed
     for line in sorted(converted.lines, key=_is_zest):
         if line.food.shop != "tap":
-            name = _ZEST.sub(r"\g<fruit>", line.name) if _is_zest(line) else line.name
+            # “Pico de gallo, sliced avocado” is bought whole
+            whole = called(line) if line.amount is None else line.name
+            name = _ZEST.sub(r"\g<fruit>", line.name) if _is_zest(line) else whole
             key = (line.food.shop, name.lower().removesuffix("s"), line.unit)
             lines = wanted.setdefault(key, [])
             lines.append(replace(line, name=name, amount=_beyond(line, lines)))
