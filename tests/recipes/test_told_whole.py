@@ -149,6 +149,7 @@ from tests.text.words import words
         ("fresh_brisket_on_kraut", "Add caraway seeds", "too: caraway"),
         # “basting with the rest of the sauce”
         ("riblets_simmered_then_roasted", "Brush with hoisin, light soy", "Stir in hoisin"),
+        ("riblets_simmered_then_roasted", "Scatter with sesame", "Drain"),  # nothing is served
         ("greek_shoulder_rubbed_with_a_paste", "ones too: garlic, dried oregano", "Uncover, 220"),
         ("schweinebraten_knoblauch_eingerieben", "Kümmel, and Knoblauchzehen", "Soften Knob"),
     ],

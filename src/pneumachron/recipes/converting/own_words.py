@@ -275,7 +275,7 @@ _BESIDE = re.compile(
     r"(?!.*\b(?:no|not|don['’]?t|without|again|until|till?)\b)"
     r"(?!\W*(?:add|garnish|scatter|sprinkle|top|finish|spoon|lift|rub|dust|cool|boil|it|stir|season"
     r"|strew|decorate|pour|drizzle|squeeze|pass|keep|let|warm|skim|shred|slice|brush|turn|toss"
-    r"|return|remove|lay|mix|mash (?:the|it|them|in|with)|whisk|serves)\b)"
+    r"|return|remove|drain|lay|mix|mash (?:the|it|them|in|with)|whisk|serves)\b)"
     r"[^.;:\d]{3,60}[.!]*$"
     r"|\W*(?:toss|finish|boil|cook)\b[^.;:\d]*"
     r"\b(?:pasta|noodles|rice|rigatoni|tagliatelle|pappardelle)\b",
