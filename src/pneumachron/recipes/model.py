@@ -20,7 +20,7 @@ MAX_PARTS = 20
 
 
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
-_ROLES: tuple[tuple[PartRole, str], ...] = (
+_ROLE_WORDS: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\b(?!trocken)\w*marinade[ns]?\b"
                  r"|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
@@ -42,6 +42,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("sauce", r"\b(sauces?|\w*so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""
+_ROLES = tuple((role, re.compile(words)) for role, words in _ROLE_WORDS)
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,7 +59,7 @@ class Part:
         """A part by its heading."""
         low = name.lower()
         for role, words in _ROLES:
-            if re.search(words, low):
+            if words.search(low):
                 return Part(name, role, lines)
         return Part(name, "main", lines)
 
