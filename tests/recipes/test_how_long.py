@@ -31,6 +31,8 @@ TOLD = (
     ("Set to low and leave it for 10 hours.", "slow_low", 600, 600, None),
     ("Put the tin in a 130C oven. Leave it for seven hours.", "oven_open", 420, 420, 130),
     ("Put it in the oven at 140C, cover, and leave it for 6 hours.", "oven_lid", 360, 360, 140),
+    # in three stages meat is smoked
+    ("Cook 3-2-1 at 225.", "smoker", 360, 360, 107),
     # the rest before carving is no heat
     ("Cook in the oven at 150C for 3 hours. Leave for 30 minutes.", "oven_open", 180, 180, 150),
     (

@@ -66,7 +66,30 @@ LINES = (
     ("1 large pork butt (8 to 10 pounds), bone in", 4.082, 1, "shoulder_bone_in"),
     ("2 × 900g racks baby back ribs", 1.8, 2, "back_ribs"),
     ("2 Leitern Spareribs (je ca. 1,2 kg)", 2.4, 2, None),
+    ("One 5-to-6-lb. boneless pork shoulder", 2.495, 1, "shoulder_boneless"),
+    ("750g-1kg rolled pork shoulder", 0.875, None, "shoulder_boneless"),
+    ("6 lbs pork spareribs (2 racks), trimmed St Louis style", 2.722, 2, "spare_ribs_trimmed"),
+    ("2 racks beef plate short ribs (3 bones each, about 5 lb a rack)", 4.536, 6, None),
+    ("1 Jacob's ladder (4 bones, 2kg)", 2.0, 4, "short_ribs_english"),
+    ("450 g pork shoulder steaks (4)", 0.45, 4, None),
+    ("Short ribs 3.5lb, 7 of them", 1.588, 7, "short_ribs_english"),
 )
+FROM_TO = (
+    ("500 g to 1 kg pork", 0.5, 1.0, "kg"),
+    ("6 oz to 8 oz cheese", 6.0, 8.0, "oz"),
+    ("½ cup to 1 cup stock", 0.5, 1.0, "cup"),
+    ("1 cup to 1 1/2 cups stock", 1.0, 1.5, "cup"),
+    # the same amount twice, or another food: no range
+    ("1 lb-500 g pork", 1.0, 1.0, "lb"),
+    ("2 lb or 1 kg pork", 2.0, 2.0, "lb"),
+    ("1 cup - 2 tbsp flour", 1.0, 1.0, "cup"),
+)
+
+
+@pytest.mark.parametrize(("line", "low", "high", "unit"), FROM_TO)
+def test_from_one_unit_to_another(line: str, low: float, high: float, unit: str) -> None:
+    found = read_line(line)
+    assert (found.low, found.high, found.unit) == (low, high, unit)
 
 
 @pytest.mark.parametrize(("line", "mass_kg", "count", "cut"), LINES)

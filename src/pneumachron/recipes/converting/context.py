@@ -59,7 +59,9 @@ class ConversionContext:
     in_marinade: frozenset[int]
     """Whatever stands with the raw meat in a marinade."""
     soaked: frozenset[int]
-    """Thick and sharp things of a marinade."""
+    """Of a marinade what is thick or sharp, or is thrown away: none of it goes into the pot."""
+    certain: frozenset[int]
+    """Lines whose place a step tells in so many words: nothing is asked about them."""
     caramel: frozenset[int]
     """Sugar that is melted in the pot before the meat goes in."""
     bought_cured: bool

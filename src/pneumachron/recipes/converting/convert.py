@@ -12,6 +12,7 @@ from pneumachron.core.planning.plan import Plan, is_pulled, make_plan
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.caramel import caramel_lines, is_caramel
+from pneumachron.recipes.converting.certain import certain_lines
 from pneumachron.recipes.converting.context import (
     ConversionContext,
     ConvertedLines,
@@ -26,6 +27,7 @@ from pneumachron.recipes.converting.liquid_rules import RUB_SUGAR_KG_PER_KG
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marinade import (
+    discarded_lines,
     in_marinade,
     is_cooked_in,
     soaked_lines,
@@ -171,6 +173,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         marinades=_marinates(understood, lines, cures),
         in_marinade=told_of_the_marinade(understood) - context.shared,
         boils_marinade=bool(context.marinated or context.soaked),
+        throws_marinade=bool(discarded_lines(understood)),
         kept=kept,
         cures=cures,
     )
@@ -241,6 +244,7 @@ def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> 
         sprayed_lines(understood)
         | cured_lines(understood)
         | shared_lines(understood)
+        | discarded_lines(understood)
         | apart
         | slurry_water(understood)
         | {index for index, _ in choices.placed}
@@ -316,7 +320,8 @@ def _context(
         bastes=bastes_with_the_marinade(understood),
         cooks_marinade=is_cooked_in(understood) and understood.cooking.method in WET,
         in_marinade=marinade,
-        soaked=soaked_lines(understood) - shared,
+        soaked=(soaked_lines(understood) | discarded_lines(understood)) - shared,
+        certain=certain_lines(understood),
         caramel=caramel_lines(understood),
         bought_cured=bought_cured(understood),
         parts=apart,

@@ -40,7 +40,30 @@ def _cures_it(understood: Understood) -> bool:
         buys
         or bool(_in_brine(understood))
         or any(_CURES.search(step) for step in understood.recipe.steps)
+        or any(map(_is_a_brine, understood.recipe.steps))
     )
+
+
+def _is_a_brine(step: str) -> bool:
+    """“Dissolve the salt in the water. Submerge the pork for 12 hours”, and no word of a brine."""
+    sentences = sentences_in(step)
+    together = any(
+        _DISSOLVED_IN_WATER.search(text) and _LIES_LONG.search(text) for text in sentences
+    )
+    return together or any(
+        _DISSOLVED_IN_WATER.search(before) and _LIES_LONG.search(text)
+        for before, text in pairwise(sentences)
+    )
+
+
+_DISSOLVED_IN_WATER = any_of(
+    r"\b(?:dissolve|stir|mix|whisk|combine)\b[^.;]*\bsalt\b[^.;]*\b(?:in|into|with|and)\b[^.;]*"
+    r"\bwater\b"
+)
+_LIES_LONG = any_of(
+    r"\b(?:submerge|soak|immerse|sink|cover|put|leave)\b[^.;]*"
+    r"\b(?:meat|pork|beef|brisket|ribs?|shoulder|it|them)\b[^.;]*\b(?:hours?|hrs?|overnight|days?)\b"
+)
 
 
 def cured_lines(understood: Understood) -> frozenset[int]:
@@ -55,7 +78,7 @@ def cured_lines(understood: Understood) -> frozenset[int]:
         for before, text in pairwise(
             ["", *(text for step in understood.said for text in sentences_in(step))]
         )
-        if CURED.search(text)
+        if CURED.search(text) or (_DISSOLVED_IN_WATER.search(before) and _LIES_LONG.search(text))
     )
     return (
         (rows_named(understood, told) - rub) | own | _in_brine(understood) | _brining(understood)
@@ -92,7 +115,7 @@ def is_step_of_a_cure(understood: Understood, step: str) -> bool:
     brine = _in_brine(understood)
     if len(rows_named(understood, step) & brine) > 1 and _LIES_IN_IT.search(step):
         return True  # “Dissolve the salt in the tea. Pour over the ribs and refrigerate.”
-    return CURED.search(step) is not None and is_cured(understood)
+    return _is_a_brine(step) or (CURED.search(step) is not None and is_cured(understood))
 
 
 BRUSHED_OFF = Message("prepared-brushed_off")

@@ -23,6 +23,10 @@ def is_fried(line: OutLine) -> bool:
     return line.when == "sear" and line.food.kind != "fat" and not alone
 
 
+_BRUSHED_RAW = any_of(
+    r"\bbrush (?:the |both |all |your )*(?:ribs?|racks?|meat|pork|beef|brisket|shoulder|roast|joint"
+    r"|skin|it|them) (?:\w+ )?with\b"
+)
 SEVERAL = 4
 """A sentence that names so many lines says what goes into the pot together. Judgement."""
 
@@ -32,7 +36,8 @@ def where_fat_goes(
 ) -> tuple[frozenset[int], frozenset[int]]:
     """Lines that go onto the meat with its seasoning, and those that go in with the rest."""
     sentences = [text for step in before_the_heat(understood) for text in sentences_in(step)]
-    oiled = rows_named(understood, " ".join(filter(SEASONED.search, sentences)))
+    on_meat = [text for text in sentences if SEASONED.search(text) or _BRUSHED_RAW.search(text)]
+    oiled = rows_named(understood, " ".join(on_meat))
     # oil of a caramel goes where the caramel goes
     wet = understood.cooking.method in WET
     poured = {line.origin for line in lines if wet and line.food.words.endswith("oil")}

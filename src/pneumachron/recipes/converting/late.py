@@ -36,7 +36,13 @@ _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
                  r"\bon the side\b(?! burner)",
                 r"\b(?:pile|stuff|load|heap|fill|divide|tuck)\w*\b[^.;]*"
                 r"\b(?:buns?|rolls|baps?|sandwich\w*|tortillas?|tacos?|wraps?|pitt?as?|bread)\b",
-                 r"\btop(ped)? (it |them |each |off )*with\b", r"\bon top\W*$")  # fmt: skip
+                 r"\b(?:put|divide|place|lay|arrange)\b[^.;]*\b(?:in|into|among|between|on)"
+                 r" (?:\w+ ){0,2}(?:bowls?|plates?)\b",
+                 r"\btop(ped)? (it |them |off |each |every |(?:bowl|plate|portion) )*with\b",
+                 r"\bon top\W*$", r"\b(?:hand round|set out)\b",
+                 r"\bpass(?: around)? (?![^.;]*\b(?:sieve|strainer|through)\b)",
+                 r"\bfor the (?:\w+ )?(?:slaw|salad|coleslaw)\b",
+                 r"\bpour over the (?:cucumbers?|onions?|cabbage|radish\w*|slaw)\b")  # fmt: skip
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
 
@@ -290,6 +296,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     if not cooked and (
         any(_WHIPPED.search(text) for text in naming)
         or (_SERVED_WITH.match(own) and not juiced)
+        or any(map(_COOKED_AND_SERVED.match, naming))
         or dressed
     ):
         return "beside"
@@ -345,6 +352,14 @@ _DREDGED = any_of(
 )
 """“Toss them in the cornflour and fry”: a crust, and no thick sauce."""
 _SERVED_WITH = re.compile(r"\W*serve[ds]?\b[^.;]{0,20}\b(?:with|on|over)\b", re.I)
+_COOKED_AND_SERVED = re.compile(
+    r"\W*(?:meanwhile,? |then )?"
+    r"(?:fry|saut[eé]|char|grill|toast|roast|caramelize|griddle|wilt|steam)"
+    r"\b[^.;]{3,60}\b(?:(?:and|then|to) (?:serve|put|lay|pile|arrange|scatter)\b"
+    r"|while (?:the \w+|it|they) rests?\b)",
+    re.I,
+)
+"""“Fry the apples in the butter and serve with the pork”, “grill the corn while the pork rests”."""
 _RUBBED_ON = re.compile(
     r"\W*(?:then )?(?:rub|pat|press|smear|spread|scatter|sprinkle)\b[^.;]{0,12}"
     r"\b(?:over|on|onto)\b",

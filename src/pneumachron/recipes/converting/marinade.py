@@ -8,7 +8,7 @@ from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind
-from pneumachron.recipes.understanding.naming import EXCEPT, named_in, rows_named
+from pneumachron.recipes.understanding.naming import EXCEPT, around, named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -18,6 +18,13 @@ SOAKS_IN_THE_COLD = (
     r"(?:[^.!;]|\bca\.){0,200}\bziehen lassen\b"
 )
 """“Im Kühlschrank ziehen lassen”; “bei kleiner Hitze ziehen lassen” cooks."""
+_RAW = r"(?:ribs?|meat|pork|beef|brisket|shoulder|pieces|cubes|racks?)"
+_SOAKING = (
+    r"(?:soy(?: sauce)?|yogh?urt|buttermilk|kefir|gochujang|miso|cola|beer|ale|stout|wine|cider"
+    r"|juice|vinegar|fish sauce|sherry|sak[eé]|rum|bourbon|whiske?y|coconut milk|harissa|adobo"
+    r"|lager|milk|tea|brandy|tequila|mojo)"
+)
+"""What raw meat is left in."""
 MARINATED = any_of(
     r"\bmarinat", r"\bmarinade", r"\bmarinier", SOAKS_IN_THE_COLD,
     r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
@@ -27,6 +34,13 @@ MARINATED = any_of(
     # “Mix the soy, the honey and the vinegar. Turn the ribs in it. Cover and chill for 2 hours.”
     r"\b(?:turn|toss|stir|mix|roll)\b[^.;]{0,24}\b(?:to coat|in it|well|through)\b[^.;]{0,20}[.;,] "
     r"(?:then |and )?(?:cover|seal|chill|refrigerate)\b[^.;]{0,40}\b(?:hours?|hrs?|overnight)\b",
+    # “Smear the yogurt over the pork and leave overnight”, “soak the ribs in cider for 2 hours”
+    r"(?![^.;]*\b(?:roast|bake|simmer|boil|oven|smoke|cook|braise|grill|heat)\b)"
+    rf"\b(?:smear|spread|toss|turn|steep|soak|coat|bathe|cover|douse|submerge|slather|mix|dunk)"
+    rf"\b(?=[^.;]*\b{_RAW}\b)(?=[^.;]*\b{_SOAKING}\b)[^.;]*\b(?:leave|let|stand|chill|refrigerate"
+    r"|overnight|for (?:\d|an hour|half an hour|a few hours|a couple of hours|several hours))\b",
+    rf"\b(?:put|place|lay|leave|set|keep|sit)\b[^.;]{{0,16}}\b{_RAW}\b[^.;]{{0,12}}"
+    rf"\bin (?:the |some )?(?:\w+ )?{_SOAKING}\b[^.;]*\b(?:overnight|fridge|refrigerat\w*)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
 )  # fmt: skip
@@ -55,6 +69,7 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     blended = rows_named(understood, _told_of_the_marinade(understood))
     soaked = _rows_soaked_apart(understood)
     apart = (_rows_of_used(understood) - in_that) | (soaked - blended) | others
+    apart |= _rows_marinated_late(understood)
     # “Soak the chillies in the vinegar. Blend with the garlic and the ground spices. Marinate.”
     ground = _rows_ground(understood) if soaked & blended else frozenset()
     named = named_in(understood, MARINATED) | in_that | (soaked & blended) | ground
@@ -70,6 +85,19 @@ def in_marinade(understood: Understood) -> frozenset[int]:
             if item.kind not in {"beside", "fat"} and item.index not in left
         )  # fmt: skip
     return ((named - apart) | frozenset(rows)) - meat
+
+
+def _rows_marinated_late(understood: Understood) -> frozenset[int]:
+    """“Strain the liquid. Marinate the eggs in half of it”: no raw meat lies with them."""
+    main = understood.cooking.main
+    if main is None:
+        return frozenset()
+    early, late = around(understood.said, *main)
+    told = [
+        " ".join(text for step in steps for text in sentences_in(step) if MARINATED.search(text))
+        for steps in (early, late)
+    ]
+    return rows_named(understood, told[1]) - rows_named(understood, told[0])
 
 
 _STIRRED = any_of(
@@ -255,6 +283,43 @@ _USED = any_of(
 def is_cooked_in(understood: Understood) -> bool:
     """Whether the meat is cooked in what it was marinated in."""
     return any(map(_USED.search, understood.said))
+
+
+def discarded_lines(understood: Understood) -> frozenset[int]:
+    """Lines of a marinade that the recipe throws away, and names for nothing else.
+
+    “Marinate in the cola and the soy. Drain, and discard the marinade”: none of it is cooked.
+    """
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    soaking = told_of_the_marinade(understood)
+    thrown = [text for text in sentences if _THROWN_AWAY.search(text)]
+    named = rows_named(understood, " ".join(
+        found["what"] for text in sentences for found in _THROWS.finditer(text)
+    ))  # fmt: skip
+    if is_cooked_in(understood) or not (thrown or named & soaking):
+        return frozenset()
+    told = _told_of_the_marinade(understood) + _told_in_two(understood)
+    others = " ".join(text for text in sentences if text not in told and text not in thrown)
+    gone = soaking if thrown else named & soaking
+    return gone - rows_named(understood, _THROWS.sub("", others))
+
+
+_SOME_LIQUID = r"(?:marinade|mariniermischung|soaking (?:liquid|mixture))"
+_THROWN_AWAY = any_of(
+    r"\b(?:discard|throw (?:away|out)|pour (?:off|away)|drain (?:off|away)|tip (?:away|out)|bin"
+    r"|dump|toss(?: out)?|get rid of|rinse off)(?:ing)? (?:(?:the|your|all|any|its|of|remaining"
+    rf"|used|leftover|excess|rest|spent) )*(?:\w+ )?{_SOME_LIQUID}\b(?! bag)",
+    rf"\b{_SOME_LIQUID}[^.;,]{{0,12}} (?:is |gets )?(?:discarded|thrown (?:away|out)|binned)\b",
+    rf"\b{_SOME_LIQUID}\b[^.;]{{0,20}}[,;:]? (?:and |then )?(?:discard|throw (?:it )?(?:away|out)"
+    r"|bin|dump)(?: it| this)?(?=\W*$|[.,;]| and\b)",
+    r"\bmarinade (?:weg(?:gie(?:ß|ss)en|sch(?:ü|ue)tten|werfen)|entsorgen|abgie(?:ß|ss)en)\b",
+    r"\bdrain (?:well )?(?:and|,) discard (?:the )?(?:liquid|rest)\b",
+)
+"""“Remove the ribs from the marinade, discard the marinade, and pat them dry.”"""
+_THROWS = re.compile(
+    r"\b(?:discard|throw|pour (?:off|away))(?:ing)? (?P<what>(?:the |any |all )?[^.;,]{3,40})",
+    re.I,
+)
 
 
 def soaked_lines(understood: Understood) -> frozenset[int]:

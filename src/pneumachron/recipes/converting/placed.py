@@ -114,7 +114,7 @@ def _by_rule_or_cook(
         return Placing(item, found)
     if now == "own_run" and all(map(is_boiled, found.lines)):
         return Placing(item, found)  # noodles are boiled, whatever they are eaten with
-    unlikely = odds.get(PLACE_OF[now], 1.0)
+    unlikely = 1.0 if item.index in context.certain else odds.get(PLACE_OF[now], 1.0)
     instead = _instead(context, item, odds) if unlikely < IN_DOUBT else None
     doubt = None if instead is None else Doubt(item.index, now, instead, item.line.raw[:MOST_SAID])
     return Placing(item, found, doubt)

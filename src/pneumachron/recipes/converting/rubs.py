@@ -130,7 +130,9 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         )))
         and is_named(understood, item, others)
     }  # fmt: skip
-    rub |= _pushed_in(understood, early) | _rubbed_with(understood, early)
+    pushed = pushed_on(understood)
+    rub |= pushed
+    named |= pushed
     if any(map(_SEASONS.search, early)):
         rub |= _beside_the_meat(understood)
         named |= rub
@@ -143,10 +145,17 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
             or _BINDS.search(item.line.raw)
             or (item.kind == "salty_thin" and item.index in slathered)
             or (item.index in rub and (item.kind in LEAVES or _makes_a_paste(understood, item)))
+            or (item.index in mixed | pushed and _is_some_paste(item))
         )
         and item.index not in (wet - mixed) | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
+
+
+def pushed_on(understood: Understood) -> frozenset[int]:
+    """Garlic and herbs that a step pushes into the raw meat, or rubs on it."""
+    early = before_the_heat(understood)
+    return _pushed_in(understood, early) | _rubbed_with(understood, early)
 
 
 def _stirred_in(understood: Understood) -> frozenset[int]:
@@ -174,6 +183,8 @@ def _beside_the_meat(understood: Understood) -> frozenset[int]:
 
 
 _INTO_SLITS = any_of(
+    r"\bstud (?:the |your |it |all )?(?:over )?(?:the )?(?:(?:meat|pork|beef|brisket|ribs?|shoulder"
+    r"|roast|joint|fat|rind|skin) )?(?:all over )?with (?:the )?(?:garlic|rosemary|sage)\b[^.;]*",
     r"\b(?:slits|holes)\b[^.;]*\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]*",
     r"\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]{0,60}\b(?:into|in) (?:the |each )?slits?\b",
 )
@@ -191,10 +202,13 @@ def _pushed_in(understood: Understood, early: Sequence[str]) -> frozenset[int]:
 def _rubbed_with(understood: Understood, early: Sequence[str]) -> frozenset[int]:
     """“Rub the pork with salt, pepper and crushed garlic”: no garlic to fry."""
     told = [found for step in early for found in _RUBBED_WITH.finditer(step)]
-    what = " ; ".join(_AND_THEN.split(found["what"] or found["womit"] or "")[0] for found in told)
+    what = " ; ".join(
+        _AND_THEN.split(found["what"] or found["womit"] or found["pressed"] or "")[0]
+        for found in told
+    )
     return frozenset(
         row for row in rows_named(understood, what)
-        if understood.ingredients[row].kind in LEAVES
+        if understood.ingredients[row].kind in LEAVES | {"thick"}
         and not _ONIONS.search(understood.ingredients[row].food.words)
     )  # fmt: skip
 
@@ -203,7 +217,10 @@ _ONIONS = any_of(r"\b(?:onions?|shallots?|leeks?|zwiebeln?)\b")
 """Nobody rubs meat with them: the clause has gone on to the bed it lies on."""
 _RUBBED_WITH = re.compile(
     r"\b(?:rub|massage|smear)\b[^.;,]{0,40}?\b(?:with|in)\b(?P<what>[^.;]*)"
-    r"|\bmit\b(?P<womit>[^.;]*)\b(?:einreiben|einmassieren)\b",
+    r"|\bmit\b(?P<womit>[^.;]*)\b(?:einreiben|einmassieren)\b"
+    r"|\b(?:press|pat|rub|massage|smear)\b(?P<pressed>[^.;]{3,60}?)\b(?:on ?to|all over|over"
+    r"|into|on)\b[^.;]{0,24}\b(?:meat|pork|beef|brisket|ribs?|shoulder|roast|joint|racks?|both"
+    r" sides)\b",
     re.I,
 )
 _AND_THEN = re.compile(
@@ -240,6 +257,14 @@ def _makes_a_paste(understood: Understood, item: Ingredient) -> bool:
     return item.kind == "acid" and 0.0 < (item.volume_m3 or 0.0) <= MOST_VINEGAR_M3
 
 
+def _is_some_paste(item: Ingredient) -> bool:
+    """“Blend the adobo sauce with the garlic and rub it all over the pork.”"""
+    few = 0.0 < (item.volume_m3 or 0.0) <= MOST_PASTE_M3
+    return item.kind == "thick" and few and "tomato" not in item.food.words  # that one scorches
+
+
+MOST_PASTE_M3 = 90e-6
+"""More of a thick sauce is spread on to be cooked in, and is no rub. Judgement."""
 _OF_A_PART = any_of(r"\b(?:sauce|glaze|marinade|dressing|slaw) ingredients\b")
 """“Shake the sauce ingredients until the sugar dissolves” is not about the rub's sugar."""
 

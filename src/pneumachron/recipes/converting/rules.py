@@ -315,7 +315,7 @@ def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 def _kind_of(context: ConversionContext, item: Ingredient) -> Kind:
     """What is rubbed on is a spice, vegetables that are blended a thick sauce."""
     blended = item.index in context.blended and item.kind in {"tender_veg", "fresh_herb"}
-    rubbed = item.index in context.rubbed and item.kind in LEAVES | {"acid"}
+    rubbed = item.index in context.rubbed and item.kind in LEAVES | {"acid", "thick"}
     return "spice" if rubbed else "thick" if blended else item.kind
 
 

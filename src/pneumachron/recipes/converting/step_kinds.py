@@ -129,7 +129,7 @@ def _kind_of(
     # “Put the beef in a bowl with the wine. Cover and chill overnight.”
     told = theme != "marinate" and MARINATED.search(step) and index < _first(understood)
     soaks = bool(told and rows_named(understood, step) & in_marinade(understood))
-    soaks = soaks and not grinds(step)
+    soaks = soaks and not grinds(_SOAKS_MEAT.sub("", step))
     more = measures_more(understood, step)
     boiled_first = index < _first(understood) and parboils(step)
     own = is_own_work(step) or thickens_with_more(understood, step) or more
@@ -165,7 +165,7 @@ def _kind_of(
     second_pan = late and fried and _SECOND_PAN.search(step)
     at_table = {line.origin for line in lines if line.when == "beside"}
     melts = late and MELTS_CHEESE.search(step) and _UNDER_HEAT.search(step)
-    toasts = melts and len(rows_named(understood, step) & at_table) > 1
+    toasts = melts and bool(rows_named(understood, step) & at_table)
     if (
         lost
         or second_pan
@@ -178,8 +178,11 @@ def _kind_of(
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):
         return "release"  # the lid is off there, and the juice boiled down
-    poured = theme == "sauce" or (theme == "other" and _PUT_IN.match(step))
-    if (poured and early and not soaks and _is_poured(understood, index, lines)) or rest_poured:
+    put_in = theme == "other" and _PUT_IN.match(step) is not None
+    poured = (theme == "sauce" or put_in) and _is_poured(understood, index, lines)
+    told = put_in and len(sentences_in(step)) == 1 and not _COOKS_ON.search(step)
+    told = told and bool(rows_named(understood, step))
+    if ((poured or told) and early and not soaks) or rest_poured:
         return "pot"
     # “Place the ribs in a bag with the marinade”, which is shared: none of our steps marinates
     untold = theme == "marinate" and "marinade" in step and not in_marinade(understood)
@@ -187,6 +190,9 @@ def _kind_of(
     return "marinate" if soaks else kind
 
 
+_SOAKS_MEAT = re.compile(
+    r"\bsoak (?:the |your |all )?(?:ribs?|meat|pork|beef|brisket|shoulder|pieces|racks?)\b", re.I
+)
 _BASTED = any_of(r"\bbast(?:e|ing)\b", r"\bbrush", r"\bglaz", r"\bsticky\b")
 _OPENED = re.compile(r"\W*(?:then )?(?:uncover|unwrap|(?:lid|foil) off)\b", re.I)
 """“Uncover, 220 °C for 20 min to brown the top”: our own finish."""
@@ -201,7 +207,12 @@ _REST_POURED = any_of(
     r"ingredients\b.{0,80}\bpour\b"
 )
 """“In the same skillet, combine the remaining ingredients. Pour over the ribs.”"""
-_PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
+_COOKS_ON = any_of(r"\b(?:cook|fry|brown\w*|until|minutes?|mins?|aside)\b")
+_PUT_IN = re.compile(
+    r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle|splash|slosh|push|tuck|drop|throw|chuck"
+    r"|float|lay|arrange|bury|surround|wedge|empty|drench|slide|poke|pop|stir in|mix in|toss in)\b",
+    re.I,
+)
 
 
 _TAKEN_OUT = re.compile(
@@ -210,18 +221,23 @@ _TAKEN_OUT = re.compile(
 )
 
 
+_RUNS: frozenset[When] = frozenset({"own_run", "first_run"})
+_FROM_THE_START: frozenset[When] = frozenset({"season", "sear", "pot", "top"})
+
+
 def _cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]) -> str:
     """“Add the cabbage for the last hour”: it has a run of its own, or is simmered in the sauce."""
     told = [text for text in sentences_in(step) if not _TAKEN_OUT.match(text)]
     put_in = bool(told) and all(map(_PUT_IN.match, told))
     named = rows_named(understood, " ".join(told)) if put_in else frozenset()
+    # “Drop the noodles into the broth”: the broth has been in the pot from the start
     places = {
-        (line.when, line.when == "own_run" or line.food.kind == "tender_veg")
-        for line in lines if line.origin in named
+        (line.when, line.when in _RUNS or line.food.kind == "tender_veg")
+        for line in lines if line.origin in named and line.when not in _FROM_THE_START
     }  # fmt: skip
     if places == {("own_run", True)}:
         return "rest"
-    return "sauce" if places == {("after", True)} else ""
+    return "sauce" if places in ({("after", True)}, {("first_run", True)}) else ""
 
 
 _SEASONS = re.compile(r"\W*(?:then )?(?:season|rub|sprinkle|dust)\b[^.;]*[.;]?\W*$", re.I)

@@ -170,6 +170,8 @@ def _marinate(work: Work) -> OutStep | None:
         later = _mixed_later(work)
         left = (say("leave_out", names=listed(later)),) if later else ()
     boiled = (say("boil_marinade", boil_s=MARINADE_BOIL_S),) if work.boils_marinade else ()
+    if work.throws_marinade:
+        boiled = (say("throw_marinade"),)
     return OutStep("marinate", (told, *left, *boiled), minutes_of(span))
 
 
@@ -180,8 +182,11 @@ def _mixed_now(work: Work) -> list[OutLine]:
         if work.marinades and line.origin in work.in_marinade and line.when in _MIXED_NOW
     ]  # fmt: skip
     poured = [line for line in mixed if line.when != "season"]
-    wet = any(line.food.kind in _WETS for line in poured)
-    return mixed if wet and len(poured) >= len(_mixed_later(work)) else []
+    wet = any(line.food.kind in _WETS for line in poured) or (
+        not poured and any(line.food.kind == "dairy" for line in mixed)
+    )
+    wet = wet and len(poured) >= len(_mixed_later(work))
+    return mixed if wet or work.throws_marinade else []
 
 
 def _mixed_later(work: Work) -> list[str]:

@@ -30,6 +30,8 @@ class Work:
     """Lines of the recipe that the raw meat lies in."""
     boils_marinade: bool
     """There is liquid of the marinade left that had raw meat in it."""
+    throws_marinade: bool
+    """The recipe throws away what is left of it."""
     kept: tuple[OwnWords, ...]
     """Steps that stay in their own words."""
     cures: tuple[str, ...]

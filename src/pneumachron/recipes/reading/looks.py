@@ -186,7 +186,8 @@ def look_at(line: str) -> Look:
     words = re.findall(r"[a-zäöüß]+", _WHAT_FOR.sub("", plain).lower())
     found = read_line(plain)
     at_a_time = _AT_A_TIME.match(plain) is not None
-    timed = at_a_time or bool(durations_in(plain))
+    of_food = _FOR_THE_LAST.match(plain) is not None and food_of(found.name) is not UNKNOWN
+    timed = at_a_time or (bool(durations_in(plain)) and not of_food)
     hot = bool(temperatures_in(plain)) or _HEAT_LABEL.match(plain) is not None
     told = plain.endswith((".", "!")) and len(words) >= 5
     sentence = told and not (_SHORT.search(plain) or _WHAT_FOR.search(plain))
@@ -267,6 +268,10 @@ _MEASURED_LAST = re.compile(
 """“Tom paste 60g”: so much of it, whatever it is."""
 _AT_A_TIME = re.compile(r"\d{1,2}(?::[0-5]\d(?![\d:])|(?::[0-5]\d)? ?[ap]m\b)", re.I)
 """“2:45 wrap”, in a table of what is done when."""
+_FOR_THE_LAST = re.compile(
+    r"[^,;.\d]{3,40}?,? for (?:the )?(?:last|final) [\w½ -]{2,20}(?:hours?|min(?:ute)?s?)$", re.I
+)
+"""“BBQ sauce for the last half hour”, in a list."""
 _HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)
 _BESIDE_IT = re.compile(r"^[^.;]{3,50} (?:on the side|alongside)[ .]*$", re.I)
 """“Mash + buttered greens on the side”."""

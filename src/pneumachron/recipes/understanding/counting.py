@@ -9,10 +9,14 @@ from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 MOST_PIECES = 60
 
 _INSIDE = re.compile(
-    r"\b(\d{1,2}) (?:(?:large |big |small |meaty )?(?:pieces|portions|ribs|bones)"
-    r"|(?:large|big|small|meaty|fat|thick|good) ones)\b",
+    r"\b(\d{1,2}) (?:(?:large |big |small |meaty )?(?:pieces|portions|ribs|bones(?! each))"
+    r"|(?:large|big|small|meaty|fat|thick|good) ones|of them)\b"
+    r"|[(,] ?(?:about |in )?(\d{1,2}) (?:full |large |big |small )?(?:racks|slabs|steaks|joints)\b"
+    r"|(?<=steaks )\((?:about )?(\d{1,2})\)",
     re.I,
 )
+_BONES_EACH = re.compile(r"\b([2-9]|1[0-3]) bones each\b", re.I)
+"""“2 racks beef plate ribs (3 bones each)”."""
 
 _IN_PIECES = re.compile(
     r"\bin(to)? (two|three|four|[2-9]|1[0-2]) ((?:large|big|even|equal|fist[- ]sized?) )?"
@@ -36,19 +40,25 @@ def count_in(line: Line, text: str) -> int | None:
 def _counted_inside(line: Line, text: str) -> int | None:
     inside = _INSIDE.search(text)
     # a plate of beef ribs is cut between its bones
-    apart = unit_of(line.unit).kind == "mass" or re.search(r"\bplate\b", text, re.I)
-    if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
-        return int(inside[1])
+    apart = unit_of(line.unit).kind == "mass" or _CUT_APART.search(text) is not None
+    many = int(next(filter(None, inside.groups()))) if inside else 0
+    if 1 < many <= MOST_PIECES and apart:
+        return many
+    told_many = countable(line)
+    if (each := _BONES_EACH.search(text)) and _CUT_APART.search(text):
+        return int(each[1]) * round(told_many or 1)
     times = TIMES.match(text) or _TIMES_LAST.search(text)
     if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or times:
         return int(next(filter(None, told.groups()), 1))
     if of_bones := _OF_BONES.search(text):
         bones = {"two": 2, "three": 3, "four": 4}.get(of_bones[1].lower()) or int(of_bones[1])
-        return bones * round(countable(line) or 1)
-    many = countable(line)
-    if many is not None and line.unit == "rack" and _BEEF_PLATE.search(text):
-        return _BONES_OF_A_PLATE * round(many)
-    return None if many is None else round(many)
+        return bones * round(told_many or 1)
+    if told_many is not None and line.unit == "rack" and _BEEF_PLATE.search(text):
+        return _BONES_OF_A_PLATE * round(told_many)
+    return None if told_many is None else round(told_many)
+
+
+_CUT_APART = re.compile(r"\bplate\b|\bjacob['’]?s ladder\b", re.I)
 
 
 _BEEF_PLATE = re.compile(r"\b(?:beef|plate|dino(?:saur)?) (?:plate )?(?:short )?ribs?\b", re.I)

@@ -24,6 +24,7 @@ from pneumachron.recipes.understanding.measures import (
 )
 from pneumachron.recipes.understanding.number_words import in_figures
 from pneumachron.recipes.understanding.patterns import BULLET_SIGNS, LENGTH, PICTURE, WEIGHT_UNIT
+from pneumachron.recipes.understanding.two_units import with_one_unit
 
 MAX_NUMBER = 24
 """Characters of a number."""
@@ -242,7 +243,7 @@ def read_line(text: str) -> Line:
     # of garlic that is no hundredth of a liter
     plain = _CL.sub("cloves", plain) if "garlic" in plain.lower() else plain
     plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
-    plain = with_grade_behind(plain)
+    plain = with_one_unit(with_grade_behind(plain))
     # "ginger . . . . 5 cm": the leaders of a card; "pepper from the mill"
     plain = _LEADERS.sub(": ", _FROM_THE_MILL.sub("", plain))
     # 3-1/2 is three and a half, no range from half to three

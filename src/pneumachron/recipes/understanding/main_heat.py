@@ -13,9 +13,10 @@ from pneumachron.recipes.understanding.device import (
     SIMMER,
     Device,
 )
-from pneumachron.recipes.understanding.durations import durations_in, in_figures, temperatures_in
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.patterns import HEAVY_UNIT, any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
+from pneumachron.recipes.understanding.spoken_times import in_figures
 
 _LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnatural(ly)?\b", r"\breduce pressure\b",
                   r"\bvent\b", r"\bNP?R\b", r"\bQP?R\b", r"\bpressure (drop|fall)",

@@ -276,7 +276,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 
 _WEIGHT = re.compile(
     r"\d+(?:[.,]\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
-    r"(?:\s*(?:[-–]\s+to|[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
+    r"(?:\s*(?:[-–]\s*to(?:\s*[-–])?|[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
     r"(?:(?:lbs?|pounds?)\.?,? \d{1,2} ?(?:oz|ounces?)\b"
     rf"|{WEIGHT_UNIT}\b|#)",
     re.I,

@@ -360,6 +360,8 @@ def _in_stages(recipe: Recipe, device: Device | None) -> Cooking | None:
     """Ribs whose hours are told by three numbers alone."""
     if device not in {None, "smoker", "grill", "oven"}:
         return None
+    if device == "oven" and OVEN.search(" ".join((recipe.title, *recipe.steps))) is None:
+        device = None  # “Cook 3-2-1 at 225”: in three stages meat is smoked
     for index, step in enumerate(recipe.steps):
         for place, sentence in enumerate(sentences_in(step)):
             if found := _STAGES.search(sentence):

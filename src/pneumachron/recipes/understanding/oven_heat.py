@@ -3,8 +3,9 @@
 import re
 from collections.abc import Sequence
 
-from pneumachron.recipes.understanding.durations import Degrees, in_figures, temperatures_in
+from pneumachron.recipes.understanding.durations import Degrees, temperatures_in
 from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.spoken_times import in_figures
 
 
 def oven_heat_c(

@@ -13,6 +13,7 @@ convert-rub_rest = Leave it covered in the refrigerator for { HOURSSPAN($low_s, 
 convert-brush_salt_off = Then brush off the salt, or rinse the meat and pat it dry.
 convert-marinate = Marinate in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
 convert-marinate_in = Marinate the meat in { LIST($names) }, in the refrigerator, for { HOURSSPAN($low_s, $high_s) }.
+convert-throw_marinade = Then throw away what is left of the marinade.
 convert-boil_marinade = Boil what is left of the marinade for { DURATION($boil_s) } before you use it as a sauce.
 convert-sear = { $batches ->
         [one] Heat the pot, then the oil, then sear the meat in one layer. It is ready when it lets go of the metal. Take it out.
