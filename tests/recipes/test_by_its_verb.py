@@ -8,6 +8,8 @@ import pytest
 
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN
 from tests.text.words import words
@@ -78,6 +80,49 @@ def test_what_our_steps_tell_is_not_told_again(
 ) -> None:
     told = [step for step in supper(food, *steps).steps if once in words(step)]
     assert len(told) == (0 if once == "halfway" else 1)
+
+
+@pytest.mark.parametrize(
+    ("said", "kind"),
+    [
+        ("Reduce the juices to a glaze and spoon over.", "glaze"),
+        ("Remove the lid for the last 30 minutes to brown the top.", "broiler"),
+        ("Finish the pork skin side up under the element until blistered.", "broiler"),
+        ("Char with a blowtorch.", "broiler"),
+        ("Remove, cool, coat in panko and shallow-fry.", "pan"),
+        ("Slice and sear in a smoking hot cast-iron pan.", "pan"),
+        ("Set the sauce over indirect heat for 15 minutes.", "grill"),
+        ("Auf dem heißen Grill von beiden Seiten je 3 Minuten grillen.", "grill"),
+        ("Unter dem Grill 5 Minuten knusprig bräunen.", "broiler"),
+        ("Butter the outside of the sandwiches and press in a hot skillet until crisp.", None),
+        ("Dip the tortillas in the fat, fill and fry until crisp.", None),
+    ],
+)
+def test_by_which_crust(said: str, kind: str | None) -> None:
+    steps = (BRAISE, said)
+    assert understand(Recipe("Pork shoulder", BASE, steps)).crust.kind == kind
+
+
+@pytest.mark.parametrize(
+    ("line", "unit", "name"),
+    [
+        ("2 Zehen Knoblauch", "clove", "Knoblauch"),
+        ("1 Prise Zucker", "pinch", "Zucker"),
+        ("1 Stange Lauch", "stick", "Lauch"),
+        ("1 Pck. Soßenpulver", "packet", "Soßenpulver"),
+        ("1 TB oil", "tbsp", "oil"),
+        ("2 pts. stock", "pint", "stock"),
+    ],
+)
+def test_units_of_other_kitchens(line: str, unit: str, name: str) -> None:
+    found = read_line(line)
+    assert (found.unit, found.name) == (unit, name)
+
+
+@pytest.mark.parametrize("said", ["Pax: 6", "6 pers.", "6 to serve", "Covers: 6"])
+def test_for_how_many(said: str) -> None:
+    text = "\n".join(("Pot pork", "", said, "", *BASE, "", BRAISE))
+    assert understand(read_recipe(text.encode()).recipe).plates == 6
 
 
 def test_cheese_that_is_melted_keeps_its_words() -> None:

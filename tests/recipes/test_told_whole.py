@@ -152,6 +152,19 @@ from tests.text.words import words
         ("riblets_simmered_then_roasted", "Scatter with sesame", "Drain"),  # nothing is served
         ("greek_shoulder_rubbed_with_a_paste", "ones too: garlic, dried oregano", "Uncover, 220"),
         ("schweinebraten_knoblauch_eingerieben", "Kümmel, and Knoblauchzehen", "Soften Knob"),
+        # “To cook:” stands above foods, and not above the work
+        ("caramel_ribs_in_coconut_water", "Add fish sauce, soy sauce", "2 star anise"),
+        ("mail_about_that_pork", "Stir in bbq sauce", "bbq sauce and juice"),
+        ("rinderbrust_schnelltopf_oder_braeter", "Soften Zwiebeln, Möhren", "cook Möhren"),
+        ("mojo_kept_for_the_sandwiches", "Build the sandwiches: mustard", "Brush with"),
+        ("mojo_kept_for_the_sandwiches", "Stir in orange juice, lime juice", "meat in kosher salt"),
+        ("butt_in_a_reply", "sauce: shake in a jar", "Add sauce"),
+        ("rib_ragu_with_rigatoni", "Meanwhile boil rigatoni", "Serve with rigatoni"),
+        ("tacos_dipped_in_the_fat", "Dip tortillas in the red fat", "Crisp it in a hot pan"),
+        ("spareribs_mit_restlicher_marinade", "Brush with Ketchup and Honig", "Stir in Honig"),
+        ("two_packs_of_short_ribs", "Soften big onion, carrots, celery", ""),
+        ("flat_with_a_plus", "dry mustard, and bay leaf", "Put Plus"),
+        ("carnitas_with_milk", "Crisp it in a hot pan", ""),  # “the meat browns in the fat”
     ],
 )
 def test_what_is_told_and_what_is_not(voice: str, said: str, never: str) -> None:
@@ -237,6 +250,10 @@ def test_pulled_before_its_crust_or_after_it(voice: str, first: bool) -> None:
         ("butt_in_two_chunks", "pieces", 2),  # halves, and no stew
         ("weekend_table_short_ribs", "title", "SHORT RIBS WITH BLACK GARLIC AND POLENTA"),
         ("ingwer_soja_rippchen", "crust", "broiler"),  # “unter dem Grill”
+        ("oven_ribs_table", "crust", "grill"),  # “grill hot for 4 min a side”
+        ("rinderbrust_schnelltopf_oder_braeter", "hours", (2.5, 2.5)),  # “gut zweieinhalb”
+        ("rinderbrust_schnelltopf_oder_braeter", "method", "oven_lid"),  # the steps tell which
+        ("ribs_on_a_form_of_eds", "kg", 3.74),  # “2.75# ea.”
     ],
 )
 def test_what_is_read_of_it(voice: str, what: str, value: object) -> None:

@@ -1,5 +1,8 @@
 """Sugar that is melted to a caramel in the pot, before the meat goes in."""
 
+import re
+from itertools import pairwise
+
 from pneumachron.core.message import Message
 from pneumachron.recipes.converting.glazes import OWN_PAN
 from pneumachron.recipes.converting.marks import OutLine
@@ -25,6 +28,13 @@ _ADDED_TO_ONIONS = any_of(
 """“Cook the onions. Add the sugar and cook 5 minutes more until caramelized.”"""
 
 
+_MEAT_INTO_IT = re.compile(
+    r"\W*(?:then |carefully |now )*(?:add|put|turn|toss|tip|return) (?:in )?(?:the |all the )?"
+    r"(?:drained |marinated )?(?:ribs?|meat|pork|beef|pieces|chunks)\b",
+    re.I,
+)
+
+
 def makes_caramel(text: str) -> bool:
     """Whether a sentence melts sugar to a caramel in the pot itself."""
     own = OWN_PAN.search(text) or _WITH_ONIONS.search(text) or _ADDED_TO_ONIONS.match(text)
@@ -33,12 +43,12 @@ def makes_caramel(text: str) -> bool:
 
 def caramel_lines(understood: Understood) -> frozenset[int]:
     """Lines of sugar that such a sentence names before the long heat."""
+    sentences = [text for step in before_the_heat(understood) for text in sentences_in(step)]
     told = " ".join(
-        text
-        for step in before_the_heat(understood)
-        for text in sentences_in(step)
-        if makes_caramel(text)
-    )
+        text for text, after in pairwise([*sentences, ""])
+        # “in a heavy pan … to a dark amber. Add the ribs”: that pan is the pot
+        if makes_caramel(text) or (_CARAMEL.search(text) and _MEAT_INTO_IT.match(after))
+    )  # fmt: skip
     named = rows_named(understood, told) if told else frozenset()
     return frozenset(row for row in named if understood.ingredients[row].kind == "sugar")
 

@@ -266,7 +266,9 @@ def bastes_with_the_marinade(understood: Understood) -> bool:
 
 
 _REST_BRUSHED_ON = any_of(
-    r"\b(?:remaining|rest of the|left-?over|reserved) marinade\b[^.;]*\b(?:brush|baste|glaze)"
+    r"\b(?:remaining|rest of the|left-?over|reserved) marinade\b[^.;]*\b(?:brush|baste|glaze)",
+    r"\b(?:restliche\w*|übrige\w*|aufgefangene\w*) marinade\b[^.;]*\b(?:bestreichen|bepinseln"
+    r"|einpinseln)\b",
 )
 _BASTED = any_of(
     r"\bbast(?:e|ing)\b",

@@ -368,6 +368,9 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if when == "finish" and (found.rule == "sugar_after" or dry or is_some_sauce(item)):
         # the recipe sprinkles it on late: under the broiler is after pressure too
         return ConvertedLines((plain_line(context, item, when),), "named_late")
+    # “Boil the rigatoni, toss with some of the sauce”
+    boiled = boils_some(context.understood) and any(map(is_boiled, found.lines))
+    when = None if when == "beside" and boiled else when
     if when == "beside" and any(line.when == "after" for line in found.lines):
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     # raw roots that go in late still have to be cooked

@@ -201,7 +201,9 @@ _SECOND_PAN = any_of(
     r"\b(?:in|heat) (?:a|another|the same) (?:\w+ )?(?:skillet|frying pan|saut[eé] pan|wok)\b"
 )
 """Shredded meat that goes on in a sauce of its own: our sauce step tells only what goes in."""
-_UNDER_HEAT = any_of(r"\bmelt", r"\btoast", r"\bbroil", r"\bfr(?:y|ied) in butter\b")
+_UNDER_HEAT = any_of(
+    r"\bmelt", r"\btoast", r"\bbroil", r"\bfr(?:y|ied) in butter\b", r"\bpress\b", r"\bgriddle\b"
+)
 _REST_POURED = any_of(
     r"\b(?:mix|combine|stir|whisk|add|heat)\b[^.;]{0,20}\b(?:remaining|rest of the|other) "
     r"ingredients\b.{0,80}\bpour\b"

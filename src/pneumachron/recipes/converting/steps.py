@@ -185,8 +185,9 @@ def _mixed_now(work: Work) -> list[OutLine]:
     wet = any(line.food.kind in _WETS for line in poured) or (
         not poured and any(line.food.kind == "dairy" for line in mixed)
     )
-    wet = wet and len(poured) >= len(_mixed_later(work))
-    return mixed if wet or work.throws_marinade else []
+    if work.throws_marinade:
+        return mixed if any(line.food.kind != "salt" for line in mixed) else []
+    return mixed if wet and len(poured) >= len(_mixed_later(work)) else []
 
 
 def _mixed_later(work: Work) -> list[str]:

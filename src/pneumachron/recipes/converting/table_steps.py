@@ -12,6 +12,7 @@ from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.own_words import SIMMERS_THE_RESERVED
 from pneumachron.recipes.converting.parts import parts_apart, strewn_late
 from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
+from pneumachron.recipes.converting.seasoning import shared_lines
 from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import JOINT, Kind
@@ -253,12 +254,20 @@ def _mixed_in(work: Work) -> list[str]:
     told = [text for step in late for text in sentences_in(step)]
     mixed = rows_named(work.understood, " ".join(filter(_MIXED_IN.search, told)))
     brushed = rows_named(work.understood, " ".join(filter(_SAUCED.search, told)))
+    # “Shred, and toss with the reserved mojo”
+    tossed = any(map(_REST_TOSSED.search, told)) and not any(map(_BRUSHES.search, told))
+    rest = shared_lines(work.understood) if tossed else frozenset()
     return [
         line.name for line in work.of("finish")
-        if line.food.kind == "sweet_sauce" and line.origin in mixed - brushed
+        if (line.food.kind == "sweet_sauce" and line.origin in mixed - brushed)
+        or line.origin in rest
     ]  # fmt: skip
 
 
+_REST_TOSSED = any_of(
+    r"\b(?:toss|dress|moisten|mix|drizzle)\b[^.;]*\b(?:reserved|remaining|rest of)\b"
+)
+_BRUSHES = any_of(r"\b(?:brush|baste|glaze|paint)\w*\b")
 _MIXED_IN = any_of(r"\b(?:add|mix|stir|toss|dress)\b")
 
 

@@ -61,7 +61,7 @@ _THE = re.compile(
     re.I,
 )
 _WHEN = re.compile(
-    r"^(?:(?:and )?everything else|(?:and )?the rest(?: of it)?"
+    r"^(?:plus|also|(?:and )?everything else|(?:and )?the rest(?: of it)?"
     r"|other (?:things|ingredients|stuff)"
     r"|(?:the )?(?:night|evening|day) before|(?:the )?next (?:day|morning)|on the day"
     r"|day (?:\d|one|two|three)|am vortag|am n(?:ä|ae)chsten tag)$",
@@ -89,7 +89,8 @@ YIELD = any_of(
     r"^(?:about )?\d{1,2} (?:small |large |big |hearty )?"
     r"(?:tacos|sandwiches|sliders|burritos|servings|portions|helpings)$",
     r"^for \d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?( (people|persons|plates|of us))?[.:]?$",
-    r"^portionen\s*:\s*\d{1,3}$",
+    r"^(?:portionen|pax|covers|people)\s*:\s*\d{1,3}(?:\s?(?:-|–|to)\s?\d{1,3})?$",
+    r"^\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})? (?:pers\.?|pax|to serve)$",
     r"^f(?:ü|ue)r \d{1,2}(?:\s?(?:-|–|bis)\s?\d{1,2})? (?:personen|portionen|pers\.?)\s*:$",
     r"^\d{1,2} (?:\w+['’]? )?portions or \d{1,2}\b.{0,20}$",
     r"^\d{1,2}(?:\s?[-–]\s?\d{1,2})? (?:people|persons|servings|portions)"

@@ -25,7 +25,9 @@ NUMBERED = re.compile(
     rf"|^\s*\d{{1,2}}-(?=[A-Za-z])(?!{_SIZES})",
     re.I,
 )
-_LABEL = re.compile(r"^(?:rub|spritz|mop|glaze|sauce|slather|binder)\s*:\s+(?=[\d½⅓⅔¼¾⅛])", re.I)
+_LABEL = re.compile(
+    r"^(?:rub|spritz|mop|glaze|sauce|slather|binder|ribs?)\s*:\s+(?=[\d½⅓⅔¼¾⅛])", re.I
+)
 """“Spritz: 1 cup cider vinegar”: what a food is for, and no work."""
 MOST_LOOKED_AT = 400
 """Characters of a line that are looked at."""

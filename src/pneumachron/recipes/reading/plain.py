@@ -167,18 +167,18 @@ def _with_told_parts(rows: list[Row], states: list[State]) -> tuple[list[Row], l
     """“Finishing sauce: 2 cups vinegar, 1 Tbsp salt, shake in a jar” is foods and their work."""
     listed = sum(state == "ingredients" and row.look.has_amount
                  for row, state in zip(rows, states, strict=True))  # fmt: skip
-    if listed < _LEAST_LISTED:
-        return rows, states
+    # of a post that lists nothing else it may be the only line that looks like food
+    told_in: set[State] = {"steps", "after"} if listed >= _LEAST_LISTED else {"ingredients"}
     found: list[tuple[Row, State]] = []
     for row, state in zip(rows, states, strict=True):
         idle = row.under not in {"notes", "end"} and not row.look.clutter
-        told = later_part(row.plain) if idle and state in {"steps", "after"} else None
+        told = later_part(row.plain) if idle and state in told_in else None
         if told is None:
             found.append((row, state))
             continue
         name, foods, work = told
         found += [(Row.of(line), "ingredients") for line in (f"{name}:", *foods, END_OF_PART)]
-        found.append((Row.of(work), "steps"))
+        found.append((Row.of(f"{name}: {work}"), "steps"))
     return [row for row, _ in found], [state for _, state in found]
 
 
@@ -288,9 +288,8 @@ class _Sorted:
             titled.append(self.text.yields)  # “Yield: 2 racks of baby back ribs”
             named = meat_in_prose([*before, *steps]) or meat_in_prose([*self.left_out, *titled])
             lines = [*ingredients, *named]
-            # “Jacob's ladder in the slow cooker?”: only the title names the meat
-            asked = not ingredients and title is not None and is_meat(title)
-            if (named or asked) and not any(map(_is_counted, ingredients)):
+            # “Jacob's ladder in the slow cooker?”: only the title names the meat, or nothing does
+            if (named or not ingredients) and not any(map(_is_counted, ingredients)):
                 # a letter tells the meat, and what is done with it, before the steps
                 above, before = by_their_work(before)
                 steps = [*above, *steps]

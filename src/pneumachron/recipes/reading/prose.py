@@ -273,11 +273,16 @@ def told_as_well(steps: Sequence[str], lines: Sequence[str]) -> list[str]:
     """“1 cup stock in”, where only the rub is listed: foods of the steps that have an amount."""
     known = {food_of(line).words for line in lines}
     foods, _ = foods_in_prose(steps, len(lines))
+    rub = sum(food_of(read_line(line).name).kind in _OF_A_RUB for line in lines)
     return [
         line for line in foods
         if food_of(line).words not in known
+        and not (food_of(line).kind == "rub" and rub >= LEAST_ALONE)  # “make the rub” is of those
         and (read_line(line).low is not None or food_of(line).kind in _ALSO_PLAIN)
     ]  # fmt: skip
+
+
+_OF_A_RUB: frozenset[Kind] = frozenset({"salt", "spice", "sugar", "dried_herb", "chilli"})
 
 
 def is_told_part(line: str) -> bool:
@@ -288,7 +293,7 @@ def is_told_part(line: str) -> bool:
 def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
     """Lines for the foods of a sentence, with the words by which they are known."""
     named = _NO_FOOD.sub("", _PART.sub("", _SAID_BESIDES.sub("", sentence)))
-    named = _RUB_OF.sub("", _RUB_WITH.sub("", named))
+    named = _FREELY.sub("", _RUB_OF.sub("", _RUB_WITH.sub("", named)))
     named = of_one_powder(_ONE_ROOT.sub("1", named))
     named = _SHARE_OF_A_CUP.sub(lambda found: in_figures(found[0]), named)
     told = (
@@ -364,6 +369,10 @@ _AMOUNT = re.compile(
     r"|(?:two|three|four|five|six)\s(?!hours?|minutes?|days?)).*)"
 )
 _AS_MUCH = re.compile(r"\b(?:half |twice )?as much (?:of )?|\bequal parts (?:of )?", re.I)
+_FREELY = re.compile(
+    r",?\s+and as (?:much|many) [^.;,]{2,40}? as you (?:like|want|need|please)", re.I
+)
+"""“Mix with 1 cup barbecue sauce and as much juice as you like.”"""
 _SPOONS = re.compile(r"spoon (?!of\b)", re.I)
 _WHEN = re.compile(
     r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|on top"

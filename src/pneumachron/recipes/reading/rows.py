@@ -199,12 +199,27 @@ def _shopping_talk_is_none(rows: list[Row]) -> None:
             rows[at].heading = "end"
 
 
+def _to_cook_names_a_part(rows: list[Row]) -> None:
+    """“To cook:”, above some of the ingredients and not above the work."""
+    for at, row in enumerate(rows):
+        below = rows[at + 1 : at + 1 + _FOODS_BELOW]
+        foods = all(each.look.has_amount and each.look.food > each.look.work for each in below)
+        if row.heading == "steps" and _TO_COOK.match(row.plain) and below and foods:
+            row.heading = "part"
+
+
+_TO_COOK = re.compile(r"to (?:cook|make|braise|roast)\s*:?$", re.I)
+_FOODS_BELOW = 2
+"""Lines below a heading that tell whether it stands above foods. Judgement."""
+
+
 def name_sections(rows: list[Row]) -> None:
     """Under which heading every row stands; an unknown heading above work opens the steps."""
     capitals_are_headings(rows)
     _numbered_are_alike(rows)
     single_words_are_headings(rows)
     _shopping_talk_is_none(rows)
+    _to_cook_names_a_part(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None
     titled = fed = ended = False

@@ -7,6 +7,7 @@ from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.headings import heading_of
 from pneumachron.recipes.reading.looks import BULLET, GEAR, VERBS, look_at
 from pneumachron.recipes.reading.numbering import numbered_apart
+from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.number_words import in_figures
@@ -41,9 +42,19 @@ _GEAR = re.compile(rf"(?:{GEAR})|\W*per (?:serving|portion)\b.*\d", re.I)  # “
 _LETTER = re.compile(r"^\s*\([A-Z]\)\s*(?P<rest>\S.*)$")
 
 
+_FAVORITE = re.compile(
+    r"^\W*(?P<sauce>(?:bbq |barbecue )?(?:sauce|rub))\s*:\s+"
+    r"(?P<bought>(?:your (?:own )?favou?rite|any good|(?:a )?store[- ]bought|homemade)), "
+    r"(?P<amount>\d[\d ./½¼¾-]{0,6}\s?[a-z]{1,7}\.?)$",
+    re.I,
+)
+"""“Sauce: your favorite, 2 c.” is a food, and no part with one."""
+
+
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     line = _EMPHASIZED_LABEL.sub(r"\1", line)  # "*Chimichurri:* parsley, 4 cloves garlic"
+    line = _FAVORITE.sub(r"\g<amount> \g<bought> \g<sauce>", line)
     if _GEAR.match(line):
         yield line
         return
@@ -356,13 +367,21 @@ def later_part(line: str) -> tuple[str, list[str], str] | None:
     if found is None or Part.of(found["part"], ()).role == "main":
         return None
     foods: list[str] = []
-    texts = _COMMAS.split(found["rest"], MOST_ON_A_LINE)
-    for at, text in enumerate(texts):
+    # with what stands between them
+    texts = _ENDS_OF_FOODS.split(found["rest"], 2 * MOST_ON_A_LINE)
+    for at, text in enumerate(texts[::2]):
         look = look_at(text)
-        if look.work > max(look.food, 0.0) and sum(map(_is_counted, foods)) >= _LEAST_COUNTED:
-            return _MEANWHILE.sub("", found["part"]), foods, ", ".join(texts[at:])
+        if look.work > max(look.food, 0.0):
+            counted = sum(map(_is_counted, foods))
+            told = _MEANWHILE.sub("", found["part"]), foods, "".join(texts[2 * at :])
+            return told if counted >= _LEAST_COUNTED else None
+        if durations_in(text):
+            return None  # “while the ribs bake, boil the cola until reduced to 1 cup, 15 minutes”
         foods.append(text)
     return None
+
+
+_ENDS_OF_FOODS = re.compile(rf"({_COMMAS.pattern}|(?<=[a-z)])\. (?=[A-Za-z]))")
 
 
 def _run_of_foods(line: str) -> Iterator[str]:

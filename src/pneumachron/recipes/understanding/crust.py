@@ -59,7 +59,10 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"^\W*(?:then )?back in at \d{3}\b",
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
             r"\b(bake|roast|cook)\w*\b.{0,30}\buncovered\b",
-            r"\b(set|tack up) the (glaze|sauce)\b",
+            r"\b(set|tack up) the (glaze|sauce)\b(?![^.;]*\b(?:indirect|grill|coals|smoker)\b)",
+            r"\bblow ?torch\b", r"\bunder the (?:\w+ )?element\b",
+            r"\b(?:remove|take off|lift off) the (?:foil|lid)\b[^.;]{0,40}"
+            r"\bto (?:brown|crisp|colou?r)\b",
             r"\buncovered\b[^.;]{0,20}\bto set\b",
             r"\breturn(ed)? (it |them |the (ribs|meat|pork) )?(uncovered )?to (the|a)( \w+)? oven\b"
             r"(?![^.;]*\b(cover|tender|soft))",
@@ -67,7 +70,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(sheet|tray|rack|sheet pan)\b[^.;]{0,40}\b(bake|roast)\b[^.;]{0,20}"
             r"\b(4\d\d|2[0-5]\d)(?!\d)",
             r"\b(bast|brush|glaz)\w*\b[^.;]{0,40}\blacquer",
-            r"\bgrillen\b|\boberhitze\b|\büber(krust|back)en\b|\bunter de[mn] (?:\w+ )?grill\b",
+            r"^(?!.*\bauf de[mn] (?:\w+ )?grill\b).*\bgrillen\b",
+            r"\boberhitze\b|\büber(krust|back)en\b|\bunter de[mn] (?:\w+ )?grill\b",
             r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
             r"\btake off the (?:lid|foil)\b.{0,80}\b(?:lacquer|crust|crisp|brown|colou?r)",
@@ -80,20 +84,22 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "grill",
         any_of(
-            r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (\w+ )?"
+            r"\b(?:in)?direct heat\b", r"\bauf de[mn] (?:\w+ )?grill\b",
+            r"\b(on|over|onto) (the|a) (\w+ )?"
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
             r"\b(on|over) (very )?(hot |medium )?coals\b",
             # “Wrap it and return it to the smoker” goes on cooking
             r"^(?!.*\bwrap(?:ped)?\b).*\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue(?! sauce))\b"
             r"(?![^.;]*\b(?:until|till?) (?:it['’]?s? |they )?(?:reach\w* |hits? )?(?:19\d|20\d)\b)"
             r"(?![^.;]*\bhours?\b)",
-            r"\bgrill (it|them|the|for|each|briefly|over|ribs|racks|\d)",
+            r"\bgrill (it|them|the|for|each|briefly|over|ribs|racks|hot|\d)",
             r"\b(medium-)?hot grill\b|\b(?:heat|light|preheat) (?:a|the) grill\b",
         ),
     ),
     (
         "glaze",
         any_of(
+            r"\breduc\w*\b[^.;]{0,30}\bto an? (?:\w+ )?glaze\b[^.;]{0,12}\b(?:spoon|pour)\b",
             rf"\breduc\w*\b[^.;]{{0,30}}\bglaze\b[^.;]{{0,30}}\b(turn|toss|roll|coat)\w* {_MEAT}\b",
             rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
@@ -118,7 +124,9 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"^\W*to crisp\b.{0,60}\bpan\b",
             r"\bfr(y|ies|ying) in (its|their) own (fat|lard)\b",
             r"\bin (the|its|their) (own )?(fat|lard)\b.{0,80}\b(brown|crisp)",
-            r"\bfr(y|ied)\b.{0,40}\b(crisp|brown|golden|edges|fat|lard)\b",
+            r"\bfr(y|ied)\b.{0,40}\b(crisp|brown(?:ed)?|golden|edges|fat|lard)\b",
+            r"\b(?:shallow|deep)[- ]?fr(?:y|ied)\b",
+            r"\bsear\w*\b[^.;]{0,30}\b(?:pan|skillet|griddle)\b",
         ),
     ),
 )  # fmt: skip
@@ -137,6 +145,8 @@ MELTS_CHEESE = any_of(
     r"\b(?:buns?|rolls?|bread|tortillas?|baguettes?)\b[^.;]{0,12}"
     r"\bunder (?:the |a )?(?:broiler|grill)\b",
     r"\b(?:rye|bread|sandwich\w*|slices)\b[^.;]*\bfr(?:y|ied) in butter\b",
+    r"\b(?:butter the outsides?|sandwich\w*)\b[^.;]*\b(?:press|griddle|grill|toast|skillet|pan)\b",
+    r"\btortillas?\b[^.;]*\b(?:fry|crisp)\b",
     r"\b(?:broil|toast|grill|warm|butter)\w* (?:the |your )?(?:\w+ )?"
     r"(?:buns?|rolls?|bread|tortillas?|baguettes?)\b",
 )
@@ -188,6 +198,7 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
 
 
+_IN_THE_FAT = any_of(r"\b(?:brown|crisp|fr(?:y|ie))s? in (?:the|its|their) (?:own )?(?:fat|lard)\b")
 _THICKENED = any_of(r"\buncovered\b[^.;]*\bthicken\w*", r"\bthicken\w*\b[^.;]*\buncovered\b")
 _STIRRED_IN = any_of(
     r"\bstir in\b[^.;]*\buncovered\b",
@@ -226,7 +237,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
         if kind == "broiler" and cooking.method == "simmer" and stove:
             kind = "glaze"  # nothing but the stove is hot
         elif kind == "broiler" and cooking.method == "simmer" and not _HAS_AN_OVEN.search(told):
-            kind = None  # "cook, uncovered, for 40 min more"
+            # "cook, uncovered, for 40 min more", or until "the meat browns in the fat"
+            kind = "pan" if _IN_THE_FAT.search(sentence) else None
         if kind == "broiler" and _THICKENED.search(sentence) and not _HAS_AN_OVEN.search(sentence):
             kind = None  # “cook, uncovered, on high until thickened”: the sauce
         if kind == "broiler" and in_oven and _STIRRED_IN.search(sentence):

@@ -165,13 +165,17 @@ def device_of(recipe: Recipe) -> Device | None:
 
     What stands above it (“a house that smells of slow cooking”) counts where the steps name none.
     """
-    told = _device_in(recipe, recipe.title)
+    told = _device_in(recipe, _EITHER.sub("", recipe.title))
     if told is not None and told != "simmer":
         return told
     above = recipe.description
     if told is not None:
         above = _COOKED_SLOWLY.sub("", above)
-    return _device_in(recipe, f"{recipe.title} {above}")
+    return _device_in(recipe, f"{_EITHER.sub('', recipe.title)} {above}")
+
+
+_EITHER = re.compile(r"\([^()]*\b(?:or|oder)\b[^()]*\)", re.I)
+"""“(pressure cooker or casserole)”, in a title: the steps tell which."""
 
 
 _COOKED_SLOWLY = re.compile(r"\bslow[- ]?cook(?:ing|ed)?\b(?! (?:recipe|pot))", re.I)
