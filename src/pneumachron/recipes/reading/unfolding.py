@@ -371,10 +371,8 @@ def later_part(line: str) -> tuple[str, list[str], str] | None:
     texts = _ENDS_OF_FOODS.split(found["rest"], 2 * MOST_ON_A_LINE)
     for at, text in enumerate(texts[::2]):
         look = look_at(text)
-        if look.work > max(look.food, 0.0):
-            counted = sum(map(_is_counted, foods))
-            told = _MEANWHILE.sub("", found["part"]), foods, "".join(texts[2 * at :])
-            return told if counted >= _LEAST_COUNTED else None
+        if look.work > max(look.food, 0.0) and sum(map(_is_counted, foods)) >= _LEAST_COUNTED:
+            return _MEANWHILE.sub("", found["part"]), foods, "".join(texts[2 * at :])
         if durations_in(text):
             return None  # “while the ribs bake, boil the cola until reduced to 1 cup, 15 minutes”
         foods.append(text)
