@@ -82,6 +82,30 @@ def test_what_our_steps_tell_is_not_told_again(
     assert len(told) == (0 if once == "halfway" else 1)
 
 
+def test_what_is_thrown_away_at_the_end_has_been_cooked() -> None:
+    told = "Marinate the pork in wine with the bay leaves. Add all of it to the pot."
+    found = supper("3 bay leaves", told, BRAISE, "Discard the bay leaves and carve.")
+    assert whens(found) == {"pot"}
+    told = "Marinate the pork in the cola for an hour. Throw in the cola and the onion."
+    assert whens(supper("1 can cola", told, BRAISE)) == {"pot"}
+
+
+@pytest.mark.parametrize(
+    "said",
+    [
+        "Stir the salt into the water and pour it over. Cover and cook it on low for 8 hours.",
+        "Mix the salt with a little water to a paste. Rub it on, cover it and chill overnight.",
+    ],
+)
+def test_salt_in_water_that_is_no_brine(said: str) -> None:
+    assert "cure" not in whens(supper("1 tsp salt", said, BRAISE))
+
+
+def test_onions_with_sugar_are_no_caramel() -> None:
+    told = "Cook the onion with the sugar in a pan until caramelized. Add the meat."
+    assert "sear" not in whens(supper("1 tsp sugar", told, BRAISE))
+
+
 @pytest.mark.parametrize(
     ("said", "kind"),
     [
@@ -96,6 +120,7 @@ def test_what_our_steps_tell_is_not_told_again(
         ("Unter dem Grill 5 Minuten knusprig bräunen.", "broiler"),
         ("Butter the outside of the sandwiches and press in a hot skillet until crisp.", None),
         ("Dip the tortillas in the fat, fill and fry until crisp.", None),
+        ("Wrap, and go on over indirect heat for 2 hours.", None),
     ],
 )
 def test_by_which_crust(said: str, kind: str | None) -> None:

@@ -37,8 +37,12 @@ _MEAT_INTO_IT = re.compile(
 
 def makes_caramel(text: str) -> bool:
     """Whether a sentence melts sugar to a caramel in the pot itself."""
-    own = OWN_PAN.search(text) or _WITH_ONIONS.search(text) or _ADDED_TO_ONIONS.match(text)
-    return _CARAMEL.search(text) is not None and not own
+    return _is_of_sugar(text) and OWN_PAN.search(text) is None
+
+
+def _is_of_sugar(text: str) -> bool:
+    with_onions = _WITH_ONIONS.search(text) or _ADDED_TO_ONIONS.match(text)
+    return _CARAMEL.search(text) is not None and not with_onions
 
 
 def caramel_lines(understood: Understood) -> frozenset[int]:
@@ -47,7 +51,7 @@ def caramel_lines(understood: Understood) -> frozenset[int]:
     told = " ".join(
         text for text, after in pairwise([*sentences, ""])
         # “in a heavy pan … to a dark amber. Add the ribs”: that pan is the pot
-        if makes_caramel(text) or (_CARAMEL.search(text) and _MEAT_INTO_IT.match(after))
+        if makes_caramel(text) or (_is_of_sugar(text) and _MEAT_INTO_IT.match(after))
     )  # fmt: skip
     named = rows_named(understood, told) if told else frozenset()
     return frozenset(row for row in named if understood.ingredients[row].kind == "sugar")

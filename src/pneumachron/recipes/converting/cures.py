@@ -57,10 +57,11 @@ def _is_a_brine(step: str) -> bool:
 
 
 _DISSOLVED_IN_WATER = any_of(
-    r"\b(?:dissolve|stir|mix|whisk|combine)\b[^.;]*\bsalt\b[^.;]*\b(?:in|into|with|and)\b[^.;]*"
-    r"\bwater\b"
+    r"\b(?:dissolve|stir|mix|whisk|combine)\b(?![^.;]*\bpaste\b)[^.;]*\bsalt\b[^.;]*"
+    r"\b(?:in|into|with|and)\b[^.;]*\bwater\b"
 )
 _LIES_LONG = any_of(
+    r"^(?!.*\b(?:cook|simmer|brais|bak|roast|boil|smok|grill|oven|low|high|pressure|rub)\w*\b).*"
     r"\b(?:submerge|soak|immerse|sink|cover|put|leave)\b[^.;]*"
     r"\b(?:meat|pork|beef|brisket|ribs?|shoulder|it|them)\b[^.;]*\b(?:hours?|hrs?|overnight|days?)\b"
 )

@@ -7,8 +7,14 @@ from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import Kind
-from pneumachron.recipes.understanding.naming import EXCEPT, around, named_in, rows_named
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Kind
+from pneumachron.recipes.understanding.naming import (
+    EXCEPT,
+    around,
+    before_the_heat,
+    named_in,
+    rows_named,
+)
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -291,11 +297,17 @@ def discarded_lines(understood: Understood) -> frozenset[int]:
     “Marinate in the cola and the soy. Drain, and discard the marinade”: none of it is cooked.
     """
     sentences = [text for step in understood.said for text in sentences_in(step)]
+    # bay leaves that are thrown away at the end have been cooked
+    early = [text for step in before_the_heat(understood) for text in sentences_in(step)]
     soaking = told_of_the_marinade(understood)
-    thrown = [text for text in sentences if _THROWN_AWAY.search(text)]
-    named = rows_named(understood, " ".join(
-        found["what"] for text in sentences for found in _THROWS.finditer(text)
-    ))  # fmt: skip
+    thrown = [text for text in early if _THROWN_AWAY.search(text)]
+    told_of = " ".join(
+        found["what"] or found["other"] for text in early for found in _THROWS.finditer(text)
+    )
+    named = frozenset(
+        row for row in rows_named(understood, told_of)
+        if understood.ingredients[row].kind in _POURED_OFF
+    )  # fmt: skip
     if is_cooked_in(understood) or not (thrown or named & soaking):
         return frozenset()
     told = _told_of_the_marinade(understood) + _told_in_two(understood)
@@ -317,9 +329,11 @@ _THROWN_AWAY = any_of(
 )
 """“Remove the ribs from the marinade, discard the marinade, and pat them dry.”"""
 _THROWS = re.compile(
-    r"\b(?:discard|throw|pour (?:off|away))(?:ing)? (?P<what>(?:the |any |all )?[^.;,]{3,40})",
+    r"\b(?:discard|throw away|pour (?:off|away))(?:ing)? (?P<what>(?:the |any |all )?[^.;,]{3,40})"
+    r"|\bthrow (?P<other>(?:the |any |all )?[^.;,]{3,30}?) (?:away|out)\b",
     re.I,
 )
+_POURED_OFF: frozenset[Kind] = THIN_KINDS | {"salty_thin", "acid", "dairy", "spirit"}
 
 
 def soaked_lines(understood: Understood) -> frozenset[int]:

@@ -181,7 +181,7 @@ def _kind_of(
     put_in = theme == "other" and _PUT_IN.match(step) is not None
     poured = (theme == "sauce" or put_in) and _is_poured(understood, index, lines)
     told = put_in and len(sentences_in(step)) == 1 and not _COOKS_ON.search(step)
-    told = told and bool(rows_named(understood, step))
+    told = told and not own and bool(rows_named(understood, step))
     if ((poured or told) and early and not soaks) or rest_poured:
         return "pot"
     # “Place the ribs in a bag with the marinade”, which is shared: none of our steps marinates
@@ -209,7 +209,7 @@ _REST_POURED = any_of(
     r"ingredients\b.{0,80}\bpour\b"
 )
 """“In the same skillet, combine the remaining ingredients. Pour over the ribs.”"""
-_COOKS_ON = any_of(r"\b(?:cook|fry|brown\w*|until|minutes?|mins?|aside)\b")
+_COOKS_ON = any_of(r"\b(?:cook|fry|brown\w*|until|minutes?|mins?|seconds|boiling|aside)\b")
 _PUT_IN = re.compile(
     r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle|splash|slosh|push|tuck|drop|throw|chuck"
     r"|float|lay|arrange|bury|surround|wedge|empty|drench|slide|poke|pop|stir in|mix in|toss in)\b",

@@ -84,7 +84,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "grill",
         any_of(
-            r"\b(?:in)?direct heat\b", r"\bauf de[mn] (?:\w+ )?grill\b",
+            r"\bdirect heat\b", r"\bindirect heat\b[^.;]{0,12}\b\d\d? ?min",
+            r"\bauf de[mn] (?:\w+ )?grill\b",
             r"\b(on|over|onto) (the|a) (\w+ )?"
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
             r"\b(on|over) (very )?(hot |medium )?coals\b",
