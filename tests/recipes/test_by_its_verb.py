@@ -121,6 +121,8 @@ def test_onions_with_sugar_are_no_caramel() -> None:
         ("Butter the outside of the sandwiches and press in a hot skillet until crisp.", None),
         ("Dip the tortillas in the fat, fill and fry until crisp.", None),
         ("Wrap, and go on over indirect heat for 2 hours.", None),
+        ("Grill the corn while the pork rests.", None),
+        ("Grill the ribs for 4 minutes a side.", "grill"),
     ],
 )
 def test_by_which_crust(said: str, kind: str | None) -> None:
@@ -148,6 +150,11 @@ def test_units_of_other_kitchens(line: str, unit: str, name: str) -> None:
 def test_for_how_many(said: str) -> None:
     text = "\n".join(("Pot pork", "", said, "", *BASE, "", BRAISE))
     assert understand(read_recipe(text.encode()).recipe).plates == 6
+
+
+def test_what_is_grilled_beside_the_meat_keeps_its_words() -> None:
+    found = supper("4 ears corn", BRAISE, "Grill the corn while the pork rests.")
+    assert any("Grill the corn" in words(step) for step in found.steps)
 
 
 def test_cheese_that_is_melted_keeps_its_words() -> None:
