@@ -166,8 +166,9 @@ _FRIES_OTHERS = any_of(
     r"|apples?|pears?|plums?|peach\w*|pineapple|fruit|salsa|adobo|mole"
     r"|potato\w*|(?:curry |spice |tomato )?paste|breadcrumbs|noodles)\b",
     r"\b(?:grill|char|roast) (?:the |your |some )*(?:corn|ears|peppers|asparagus|zucchini"
-    r"|courgettes|aubergines?|eggplants?|pineapple|peach\w*|onions|scallions|spring onions|lettuces?"
-    r"|limes?|lemons?|tomato\w*|vegetables|veg|potato\w*|sweet potato\w*|bread|flatbreads|mushrooms)\b",
+    r"|courgettes|aubergines?|eggplants?|pineapple|peach\w*|onions|scallions|spring onions"
+    r"|sweet potato\w*|lettuces?|limes?|lemons?|tomato\w*|vegetables|veg|potato\w*|bread"
+    r"|flatbreads|mushrooms)\b",
 )
 """“Fry the chorizo in the lard”: no crust of the meat."""
 
