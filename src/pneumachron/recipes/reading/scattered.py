@@ -70,7 +70,7 @@ def _with_the_last(found: re.Match[str]) -> str:
 
 
 _TWO_FOODS = re.compile(
-    r"^(?P<left>[ \t]*[\d½⅓⅔¼¾⅛]\S*[^\n]{3,80}?)(?: {3,}|\t+)(?=[\d½⅓⅔¼¾⅛])", re.M
+    r"^(?P<left>[ \t]*[\d½⅓⅔¼¾⅛]\S{0,30}[^\n]{3,80}?)(?: {3,}|\t+)(?=[\d½⅓⅔¼¾⅛])", re.M
 )
 _LEAST_OF_TWO = 2
 """Lines of two foods that make two columns of them. Judgement."""
