@@ -7,6 +7,8 @@ from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.row import Row
 from pneumachron.recipes.reading.rows import is_meat
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.remarks import is_beside_the_work
 
 TIP = re.compile(
     r"^p\.?\s?s\.\s|^\(?(?:(?:cook|chef|recipe)[’']?s? )?"
@@ -35,6 +37,34 @@ def ends_a_part(row: Row, name: str, lines: list[int]) -> bool:
     role = Part.of(name, ()).role
     apart = role in _APART_FROM_MEAT and len(lines) >= _LEAST_OF_A_PART
     return apart and row.look.has_amount and is_meat(row)
+
+
+def is_aside(row: Row, *, cooked: bool) -> bool:
+    """A tip, or what tells another way than the recipe's own; what is numbered is a step.
+
+    Parameters
+    ----------
+    cooked : a long heat was told before
+    """
+    beside = not NUMBERED.match(row.raw) and is_beside_the_work(row.plain, cooked=cooked)
+    return beside or TIP.match(row.plain) is not None or is_beside_the_list(row)
+
+
+def is_beside_the_list(row: Row) -> bool:
+    """“*I used a picnic”, “see notes”: said of the foods, and none of them."""
+    return _BESIDE_THE_LIST.match(row.plain if row.bulleted else row.raw.strip()) is not None
+
+
+_BESIDE_THE_LIST = any_of(
+    r"\W*(?:see|siehe) (?:the )?(?:recipe )?(?:notes?|tips?|below|above|anmerkung\w*)\W*$",
+    r"\W*\((?:us|imperial|metric)\b[^()]{0,30}\)$",
+    r"\*+ ?(?:i|we|you|if|see|can) [^\d]{3,120}$",
+    r"\((?-i:[A-Z])[^()]{8,120}\.\)$",
+    r"\W*you(?:['’]ll| will)? (?:also )?need an? [^.;,]{0,30}"
+    r"\b(?:pot|pan|oven|cooker|dish|tray|tin|grill|smoker|thermometer|blender)\b",
+    r"\W*(?:ingredients?|shopping|cook['’]?s?|recipe) (?:notes?|tips?)\s*[:–-]\s",
+    r"\W*(?-i:[A-Z])[a-z ]{2,20}: (?:use|choose|look for|pick|buy|don['’]t|if)\b[^\d]{3,120}$",
+)
 
 
 def is_clutter(row: Row) -> bool:

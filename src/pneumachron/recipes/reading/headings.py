@@ -32,7 +32,8 @@ _NOTES = re.compile(
     r"|leftovers?)(?: (?:and|&) (?:\w+))?(?: (?:tips?|instructions?|leftovers?|it))*"
     r"|(?:easy |recipe |possible )?(?:variations?|substitutions?|swaps?|alternatives)"
     r"(?: (?:and|&|to) (?:\w+))*"
-    r"|serving (?:suggestions?|ideas)"
+    r"|serving (?:suggestions?|ideas)|tipps?|hinweise?|anmerkung(?:en)?|notizen|varianten?"
+    r"|aufbewahrung"
     r"|what to serve with \w+(?: \w+){0,3})\s*:?$",
     re.I,
 )
@@ -40,7 +41,8 @@ _END = re.compile(
     r"^(?:(?:nutrition\w*( facts)?|comments?|reviews?|related( recipes)?|more recipes"
     r"|(?:special |kitchen )?equipment|(?:kitchen )?tools|you may also like"
     r"|leave a (?:reply|comment)"
-    r"|(?:reader |common )?(?:questions|faqs?|q\s?&\s?a)|frequently asked( questions)?)\b.{0,20}"
+    r"|(?:reader |common )?(?:questions|faqs?|q\s?&\s?a)|frequently asked( questions)?)"
+    r"\b[^:]{0,20}:?"
     r"|(?:you['’]ll (?:also )?love|you might also|tried this|did you (?:make|try)|share this"
     r"|das k(?:ö|oe)nnte (?:dir|euch) auch|n(?:ä|ae)hrwerte|kommentare?|bewertungen"
     r"|about the author|post navigation|why (?:you|this)|in this post)\b.{0,40}"
@@ -80,8 +82,28 @@ _OF_SO_MUCH = re.compile(
     re.I,
 )
 """“Mustard sauce (makes 2 cups)”: nobody buys it so."""
-_DISH = re.compile(r"^(?:Roast|Braise|Stew)$")
+_DISH = re.compile(
+    r"^(?:Roast|Braise|Stew"
+    r"|(?:Brais|Smok|Roast|Sear|Brown|Grill|Bak|Cook|Finish|Assembl|Serv|Marinat|Glaz|Wrapp|Rest)ing)$"
+)
 """One word alone on a line, above what is cooked."""
+_STAGE = re.compile(
+    r"^step \d{1,2}\s*[:.–-]\s*(?:make )?(?:the )?(?:\w+ )?"
+    r"(?:rub|marinade|brine|sauce|glaze|paste|braise|slaw|meat|ribs|pork|beef|brisket|finish)$",
+    re.I,
+)
+"""“Step 1: the rub”."""
+_BRACKETED = re.compile(
+    r"^\[(?!(?:image|photo|picture|video|jump|pin|print|save|share|rate|edit|quote|x)\b)"
+    r"[^\W\d][^\[\]\d]{2,40}\]:?$",
+    re.I,
+)
+_MIXED = re.compile(
+    r"^(?:the )?(?:\w+ )?(?:rub|marinade|sauce|glaze|brine|paste|dressing|slaw|mop|spritz)"
+    r" [–—-] (?:mix|combine|stir|whisk|blend|shake)\b[^\d]{0,40}$",
+    re.I,
+)
+"""“Rub - mix together”."""
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(
     r"^(serves|servings?(?: per \w+)?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
@@ -126,6 +148,19 @@ _PICTURES = re.compile(
 """“🛒 Ingredients”, “How to 👇”."""
 
 
+_OF_A_WAY = re.compile(
+    r"(?:(?:for|in) (?:the |an? )?|to (?:make|cook|do) (?:this|it) (?:in|on) (?:an? |the )?)?"
+    r"(?:slow[- ]?cooker|crock[- ]?pot|oven|smoker|grill|stove ?top|air[- ]?fryer)"
+    r"(?: (?:version|method|directions?|instructions?|variation|option|way))?\s*:?$",
+    re.I,
+)
+
+
+def names_another_way(words: str) -> bool:
+    """“Slow cooker version”, alone on a line: behind a whole recipe it is another way to it."""
+    return _OF_A_WAY.match(words) is not None
+
+
 def heading_of(line: str) -> Heading | None:
     """What a line opens; None when it is no heading."""
     bare = _PICTURES.sub("", BULLET.sub("", line).strip("#*_[]=> ")).strip("*_ ")
@@ -141,13 +176,15 @@ def _is_part(line: str, bare: str) -> bool:
     """`For the glaze`, `Glaze:`, a heading of Markdown that names none of the others."""
     if _WHEN.match(bare) or _CAPITALS.match(_IN_BRACKETS.sub("", bare)) or _DISH.match(bare):
         return True
-    if _OF_SO_MUCH.match(bare):
+    if _OF_SO_MUCH.match(bare) or _STAGE.match(bare) or _MIXED.match(bare):
         return True
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False
-    few = len(bare.split()) <= 6
-    marked = line.lstrip().startswith("#") or bare.endswith(":") or _EMPHASIZED.match(line.strip())
-    return few and (any(known.match(bare) for known in (_PART, _THE, _TO, _WHEN)) or bool(marked))
+    said = _IN_BRACKETS.sub("", bare)  # “For the rub (can be made ahead)”
+    few = len(said.split()) <= 6
+    emphasized = _EMPHASIZED.match(line.strip()) or _BRACKETED.match(line.strip())
+    marked = line.lstrip().startswith("#") or bare.endswith(":") or emphasized
+    return few and (any(known.match(said) for known in (_PART, _THE, _TO, _WHEN)) or bool(marked))
 
 
 _IN_BRACKETS = re.compile(r"\s*\([^()]{1,50}\)\s*:?$")

@@ -71,7 +71,10 @@ CLUTTER = any_of(
     r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
     r"^https?://", r"^@\w+\b", r"^([\d½¼]+x[\s|/]*){2,}$",
     r"^\((?:all )?(?:spoon|cup|measure)\w* .{0,30}\blevel\)$|^scroll (?:down|up)\b",
-    r"^page \d+ of \d+$",
+    r"^(?:e-?mail|copy link|glossary)$", r"\bphotos? (?:below|above)\W*$",
+    r"^(?:allerg(?:ens?|ene)|costs?|kosten|(?:kitchen |koch)?utensil(?:s|ien)|glossary)\s*:",
+    r"^seasons?\s*:\s+(?:spring|summer|autumn|fall|winter|all year)\b", r"^continue below\W*$",
+    r"^page \d+ of \d+$", r"^\W*(?:photos?|pictures?|images?|figure|fig\.) ?\d+\W*$",
     r"^(?:next|previous|disclaimer|sponsored)\s*:|^n(?:ä|ae)hrwerte\b|^servings?:? [–-] ?\d+ ?\+$",
     r"^(?:de)?select all\b|^add all\b.{0,20}$|^show photos?$|^follow (?:us|me|along)\b",
     r"^(?:get|see|find|click|read|recipe|here)\b.*\bhttps?://",
@@ -156,7 +159,7 @@ _SHORT = re.compile(
 )
 """“4 to 5 lbs.”: the end of a word, and of no sentence."""
 ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
-_ALSO_FOODS = frozenset({"oil", "butter", "flour", "mustard"})
+_ALSO_FOODS = frozenset({"oil", "butter", "flour", "mustard", "salt", "pepper", "sauce", "glaze"})
 _WHAT_IS_THERE = frozenset({"the", "it", "them", "both", "your", "all", "each"})
 """“Oil the ribs” is work."""
 _AFTER_A_VERB = frozenset({
@@ -284,10 +287,10 @@ _MOST_NOUNS = 4
 
 def _starts_with_verb(plain: str, words: list[str]) -> bool:
     served = len(words) == 1 and _WHAT_FOR.search(plain) is not None  # “mash, to serve”
+    if words and words[0] in _ALSO_FOODS and words[1:2] and words[1] in _WHAT_IS_THERE:
+        return True
     if not words or served or plain.lower().startswith(_NOT_VERBS):
         return False
-    if words[0] in _ALSO_FOODS and words[1:2] and words[1] in _WHAT_IS_THERE:
-        return True
     if words[0] in ALSO_ADJECTIVES:
         return len(words) > 1 and words[1] in _AFTER_A_VERB
     if plain.startswith("(") and plain.endswith(")"):

@@ -7,6 +7,12 @@ from pneumachron.recipes.reading.looks import VERBS
 _NUMBER = re.compile(r"^\s*(\d{1,3})(?:[.)]\s+|\s?>\s+|-)(?=\S)")
 
 
+def number_of(line: str) -> int:
+    """The number in front of a line; 0 without one."""
+    found = re.match(r"\s*(?:step )?(\d{1,2})[.)]\s+\S", line, re.I)
+    return int(found[1]) if found else 0
+
+
 BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Z])")
 
 

@@ -49,7 +49,9 @@ _OF_A_DISH = re.compile(
     r"(?:rub|marinade|glaze|sauce|brine|braise|slaw|salsa|gravy|toppings?|dressing|pickles?|crust"
     r"|mop|spritz)|(?:short |spare )?ribs|brisket|pork|beef|meat|wings|to (?:serve|garnish|finish)"
     r"|stew|rag(?:u|ù|out)|filling|(?:spice )?paste|aromatics|(?:braising|cooking) liquid|mash"
-    r"|stir[- ]?fry)$",
+    r"|stir[- ]?fry|(?:herbs (?:and|&) )?spices|produce|pantry|vegetables|meat (?:and|&) \w+|dairy"
+    r"|(?:dry|wet|liquid|sauce|rub|marinade|glaze|other|main|remaining) ingredients"
+    r"|gew(?:ü|ue)rze|gem(?:ü|ue)se|fleisch)$",
     re.I,
 )
 _OF_A_SAUCE = re.compile(r"^(?:the )?(?:sauce|glaze|gravy|dressing|slaw|salsa|topping)$", re.I)

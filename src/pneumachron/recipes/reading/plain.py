@@ -7,7 +7,6 @@ before, after and in between left out. A line is never lost: what is left out is
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
-from typing import Literal, TypeAlias
 
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
@@ -17,15 +16,19 @@ from pneumachron.recipes.reading.asides import (
     by_their_work,
     ends_a_part,
     has_time_or_heat,
+    is_aside,
+    is_beside_the_list,
     is_clutter,
     is_farewell,
     labelled_s,
 )
+from pneumachron.recipes.reading.boxes import SURE_WORK
 from pneumachron.recipes.reading.cells import joined_cells
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
 from pneumachron.recipes.reading.part_names import least_in_a_part
+from pneumachron.recipes.reading.paths import SURELY_FOOD, State, states_of
 from pneumachron.recipes.reading.prose import (
     foods_in_prose,
     is_told_part,
@@ -55,26 +58,10 @@ from pneumachron.recipes.reading.unfolding import (
 from pneumachron.recipes.reading.values_below import with_their_values
 from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.remarks import tells_long_heat
 
-State: TypeAlias = Literal["before", "ingredients", "steps", "after"]
-_ORDERS: tuple[tuple[State, ...], ...] = (
-    ("before", "ingredients", "steps", "after"),
-    ("before", "steps", "ingredients", "after"),
-)
 MAX_ROWS = 4_000
 """Lines with words of a page; a long one with all its comments has some hundreds. Judgement."""
-_OPENED = 60.0
-"""What a heading is worth against the look of lines."""
-_UNDER_HEADING = 0.6
-"""A line under a heading counts as what it says at least so much."""
-_OUTSIDE_CLUTTER, _OUTSIDE = 0.3, 0.0
-_BETWEEN_THE_HEADINGS = 0.5
-"""What a line under the heading of the ingredients is worth as a step at most, where the steps have
-their heading too."""
-_ABOVE = 2.0
-"""What counts against a line above the heading of the ingredients."""
-_OUT_OF_A_LIST = 1.0
-"""What counts against a list with bullets that is half ingredients and half steps."""
 
 
 def read_plain(text: str) -> Recipe:
@@ -88,61 +75,19 @@ def read_markdown(text: str) -> Recipe:
 
 
 def _sorted(lines: Iterator[str]) -> Recipe:
-    text = Text()
+    text, gap = Text(), False
     for raw in (part for line in with_their_values(lines) for part in unfolded(line)):
         line = joined_cells(raw.strip())
         if line.strip(" -_=*#"):
-            text.take(line)
+            text.take(line, after_gap=gap)
+            gap = False
+        gap = gap or not line
         if len(text.rows) > MAX_ROWS:
             raise UnreadableError("too_many_lines", most=MAX_ROWS)
     name_sections(text.rows)
-    states = _with_later_parts(text.rows, _states(text.rows))
+    states = _with_later_parts(text.rows, states_of(text.rows))
     text.rows, states = _with_told_parts(text.rows, states)
     return _Sorted(text, states).recipe()
-
-
-def _emission(row: Row, state: State, *, sure_steps: bool) -> float:
-    """What a row is worth in a state."""
-    if state in {"before", "after"}:
-        if row.under in {"notes", "end"}:
-            early = state == "before" and row.above and row.under == "end"
-            return _UNDER_HEADING if state == "after" else _OUTSIDE if early else -1.0
-        if state == "before" and _is_counted_food(row):
-            return -_LEFT_BEFORE
-        return _OUTSIDE_CLUTTER if row.look.clutter else _OUTSIDE
-    if row.heading is not None:
-        # a heading before anything was opened is the title
-        early = row.heading == "part" and row.under is None and not row.opens_food
-        return _OPENED if row.heading == state else -_UNDER_HEADING if early else 0.0
-    return _worth(row, state, sure_steps=sure_steps)
-
-
-_LEFT_BEFORE = 1.5
-"""What counts against a food with its amount that stands above the recipe. Judgement."""
-
-
-def _is_counted_food(row: Row) -> bool:
-    counted = row.look.has_amount and row.look.food > 2.0 * _FOOD
-    return counted and row.heading is None and not (row.above or row.names_it or row.look.clutter)
-
-
-def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
-    """What a row that is no heading is worth among the ingredients or the steps."""
-    if row.under in {"notes", "end"}:
-        return -1.0
-    if row.names_it:
-        return -_ABOVE
-    worth = row.look.food if state == "ingredients" else row.look.work
-    if state == "steps" and row.under == "ingredients" and sure_steps:
-        # “Roast potatoes, to serve”, between both headings
-        worth = min(worth, _BETWEEN_THE_HEADINGS)
-    if row.above:
-        worth -= _ABOVE
-    # without a heading for the steps, lines below the ingredients may be steps
-    unsure = state == "ingredients" and not sure_steps
-    if row.under != state or is_clutter(row) or unsure:
-        return worth
-    return max(worth, _UNDER_HEADING)
 
 
 def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
@@ -152,7 +97,7 @@ def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
         behind = found[at] == "after" or (found[at] == "steps" and "ingredients" in found[:at])
         if row.heading != "part" or not behind or row.under in {"notes", "end"}:
             continue
-        foods = at + 1 + _how_many(rows[at + 1 :], lambda each: each.look.food > _FOOD)
+        foods = at + 1 + _how_many(rows[at + 1 :], lambda each: each.look.food > SURELY_FOOD)
         if sum(each.look.has_amount for each in rows[at + 1 : foods]) < least_in_a_part(row):
             continue
         work = foods
@@ -184,8 +129,6 @@ def _with_told_parts(rows: list[Row], states: list[State]) -> tuple[list[Row], l
 
 _LEAST_LISTED = 3
 """Foods with an amount that make a list. Judgement."""
-_FOOD = 0.8
-"""How much a line looks like food that is one without a doubt."""
 
 
 def _how_many(rows: list[Row], fits: Callable[[Row], bool]) -> int:
@@ -193,51 +136,6 @@ def _how_many(rows: list[Row], fits: Callable[[Row], bool]) -> int:
     return next(
         (at for at, row in enumerate(rows) if row.heading is not None or not fits(row)), len(rows)
     )
-
-
-def _states(rows: list[Row]) -> list[State]:
-    sure_steps = any(row.heading == "steps" for row in rows)
-    found = [_cheapest(rows, order, sure_steps=sure_steps) for order in _ORDERS]
-    return max(found, key=lambda item: item[0])[1]
-
-
-def _cheapest(
-    rows: list[Row], order: tuple[State, ...], *, sure_steps: bool
-) -> tuple[float, list[State]]:
-    """The best way through the rows, state after state; cost grows with their number only."""
-    worth = [0.0] + [float("-inf")] * (len(order) - 1)
-    came: list[list[int]] = []
-    before: Row | None = None
-    for row in rows:
-        step: list[int] = []
-        new: list[float] = []
-        in_list = before is not None and before.bulleted and row.bulleted
-        leave = _OUT_OF_A_LIST if in_list else 0.0
-        before = row
-        for place, state in enumerate(order):
-            came_from = [worth[at] - (leave if at != place else 0.0) for at in range(place + 1)]
-            best = max(range(place + 1), key=lambda at: (came_from[at], at))
-            step.append(best)
-            unread = _left_unread(row) if state == "after" and order[1] == "steps" else 0.0
-            new.append(came_from[best] + _emission(row, state, sure_steps=sure_steps) - unread)
-        worth = new
-        came.append(step)
-    place = max(range(len(order)), key=lambda at: worth[at])
-    total = worth[place]
-    states: list[State] = []
-    for step in reversed(came):
-        states.append(order[place])
-        place = step[place]
-    return total, states[::-1]
-
-
-def _left_unread(row: Row) -> float:
-    """What counts against work that is left out behind the ingredients.
-
-    Who tells the work first, and the ingredients below it, has told all of it.
-    """
-    idle = row.heading is not None or row.under in {"notes", "end"} or row.look.clutter
-    return 0.0 if idle else max(row.look.work, 0.0)
 
 
 class _Sorted:
@@ -259,13 +157,14 @@ class _Sorted:
         sections = [replace(each, first=each.first + len(early)) for each in sections]
         notes = tuple(
             row.plain for row, state in self.pairs
-            if state == "after" and row.under == "notes" and not self._no_words(row)
+            if state in {"before", "after"} and row.under == "notes" and not self._no_words(row)
         )  # fmt: skip
         notes += tuple(self.tips)
         before = [
             row.plain for row, state in self.pairs
             if state == "before" and row is not title and not self._no_words(row)
-            and row.under != "end" and not _is_lost_meat(row, state) and row not in early
+            and row.under not in {"notes", "end"}
+            and not _is_lost_meat(row, state) and row not in early
         ]  # fmt: skip
         self.left_out += [
             row.plain for row, state in self.pairs
@@ -330,9 +229,10 @@ class _Sorted:
         above = [
             row for row, state in self.pairs
             if state == "before" and row.heading is None and not row.look.clutter
+            and row.under not in {"notes", "end"}
             and row is not title and not TIP.match(row.plain)
         ]  # fmt: skip
-        sure = [at for at, row in enumerate(above) if row.look.work >= _SURE_WORK]
+        sure = [at for at, row in enumerate(above) if row.look.work >= SURE_WORK]
         # "2 h on the smoke", below two lines of work, is work too
         several = len(sure) > 1
         return [
@@ -345,6 +245,13 @@ class _Sorted:
         if any(row.heading == "ingredients" for row, _ in self.pairs):
             return []
         return [row for row, state in self.pairs if state == "ingredients" and _is_strayed(row)]
+
+    def _is_boxed(self, row: Row) -> bool:
+        """Whether a row stands in notes, or in what a page adds, among the recipe: kept apart."""
+        boxed = row.under in {"notes", "end"}
+        if boxed and not self._no_words(row):
+            (self.tips if row.under == "notes" else self.left_out).append(row.plain)
+        return boxed
 
     @staticmethod
     def _no_words(row: Row) -> bool:
@@ -375,16 +282,19 @@ class _Sorted:
         lines: list[str] = []
         parts: list[tuple[str, list[int]]] = []
         strayed = self._strayed()
-        listed = any(row.heading == "ingredients" for row, _ in self.pairs)
         for row, state in self.pairs:
             if state != "ingredients":
                 if _is_lost_meat(row, state):
                     lines.append(row.plain)
                 continue
+            if self._is_boxed(row):
+                continue
             if row.heading == "part":
-                parts.append((row.plain.strip("*_: "), []))
-            elif row.heading is None and (row.look.clutter or (listed and row.under == "end")):
+                parts.append((row.plain.strip("*_:[] "), []))
+            elif row.heading is None and row.look.clutter:
                 self.left_out.append(row.plain)
+            elif row.heading is None and is_beside_the_list(row):
+                self.tips.append(row.plain)
             elif row.heading is None and row not in strayed:
                 if parts and ends_a_part(row, *parts[-1]):
                     parts.append((END_OF_PART[0], []))
@@ -410,16 +320,20 @@ class _Sorted:
             self.left_out.append(rows.pop().plain)
         steps: list[str] = []
         named: dict[int, str] = {}
+        cooked = False
         for row in rows:
+            if self._is_boxed(row):
+                continue
             if row.heading == "part":
                 if row.plain != END_OF_PART:
-                    named[len(steps)] = row.plain.strip("*_: ")
+                    named[len(steps)] = row.plain.strip("*_:[] ")
             elif is_clutter(row):
                 self.left_out.append(row.plain)
-            elif TIP.match(row.plain):
+            elif is_aside(row, cooked=cooked):
                 self.tips.append(row.plain)
             else:
                 steps.append(row.plain)
+                cooked = cooked or tells_long_heat(row.plain)
         # "2. 10 am: ribs on" is a number before a time, once all of them are numbered
         steps = [NUMBERED.sub("", step) for step in without_romans(without_numbers(steps))]
         steps = without_numbers(steps, BARE_NUMBER)
@@ -427,13 +341,9 @@ class _Sorted:
 
 
 def _is_strayed(row: Row) -> bool:
-    sure = row.look.work >= _SURE_WORK and row.look.food <= -_FOOD
+    sure = row.look.work >= SURE_WORK and row.look.food <= -SURELY_FOOD
     set_at = SET_AT.match(row.plain) is not None
     return (sure or set_at) and row.heading is None and not row.look.clutter
-
-
-_SURE_WORK = 1.5
-"""How much a line above the recipe looks like work that is some. Judgement."""
 
 
 def _is_counted(line: str) -> bool:

@@ -25,6 +25,10 @@ class Row:
     """Food stands under it, and something that may be the title before it."""
     names_it: bool = False
     """The first line names the meat that is listed further down: a title."""
+    after_gap: bool = False
+    """An empty line stands above it."""
+    boxed: bool = False
+    """It stands in notes, or in what a page adds, above or among the recipe."""
     above: bool = False
     """It stands above the heading of the ingredients, or is the first line and has no amount."""
 

@@ -4,12 +4,14 @@ import re
 from dataclasses import dataclass, field, replace
 from itertools import pairwise
 
+from pneumachron.recipes.reading.boxes import SURE_FOOD, Boxes
 from pneumachron.recipes.reading.headings import (
     STEP_LABEL,
     TIMES,
     Heading,
     author_in,
     heading_of,
+    names_another_way,
     source_in,
     yield_in,
 )
@@ -20,6 +22,7 @@ from pneumachron.recipes.reading.row import COUNTS, Row
 from pneumachron.recipes.reading.titles import A_DISH, ABOUT_MEAT, MEAT_WORD, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import food_of
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 
 _LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 9
@@ -39,8 +42,19 @@ class Text:
     """Of a mail, when it names a meat."""
     _is_beside_times: bool = False
 
-    def take(self, line: str) -> None:
-        """One line; yield, times and empty labels are no rows."""
+    def take(self, line: str, *, after_gap: bool = False) -> None:
+        """One line; yield, times and empty labels are no rows.
+
+        Parameters
+        ----------
+        after_gap : an empty line stands above it
+        """
+        before = len(self.rows)
+        self._take(line)
+        if len(self.rows) > before:
+            self.rows[before].after_gap = after_gap
+
+    def _take(self, line: str) -> None:
         cells = None if self.rows else _TITLE_CELL.match(line)
         if cells and ABOUT_MEAT.search(cells["title"]):
             self.times = f"{self.times} {cells['labels']}".strip()
@@ -199,6 +213,24 @@ def _shopping_talk_is_none(rows: list[Row]) -> None:
             rows[at].heading = "end"
 
 
+def _gear_is_none(rows: list[Row]) -> None:
+    """“You will need”, and below it a pot and a pair of tongs: no list of foods."""
+    for at, row in enumerate(rows):
+        if row.heading != "ingredients" or not _ASKS_FOR.search(row.plain):
+            continue
+        below = rows[at + 1 :]
+        ends = next(
+            (k for k, each in enumerate(below) if each.heading or (k and each.after_gap)),
+            len(below),
+        )
+        foods = [food_of(read_line(each.plain).name) for each in below[:ends]]
+        if foods and all(food.kind in {"tool", "unknown"} for food in foods):
+            row.heading = "end"
+
+
+_ASKS_FOR = re.compile(r"\bneed\b", re.I)
+
+
 def _to_cook_names_a_part(rows: list[Row]) -> None:
     """“To cook:”, above some of the ingredients and not above the work."""
     for at, row in enumerate(rows):
@@ -219,10 +251,12 @@ def name_sections(rows: list[Row]) -> None:
     _numbered_are_alike(rows)
     single_words_are_headings(rows)
     _shopping_talk_is_none(rows)
+    _gear_is_none(rows)
     _to_cook_names_a_part(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None
     titled = fed = ended = False
+    boxes = Boxes()
     _answers_are_clutter(rows)
     for index, row in enumerate(rows):
         following = rows[index + 1].look if index + 1 < len(rows) else None
@@ -233,20 +267,27 @@ def name_sections(rows: list[Row]) -> None:
             named.add("steps")
         row.opens_food = titled and following is not None and following.food > following.work
         titled = titled or may_be_title(row)
+        if row.heading in {None, "part"} and boxes.whole and names_another_way(row.plain):
+            row.heading = "notes"
+        box_ended = False
         if row.heading not in {None, "part"}:
+            boxes.heading(row, under)
             under = row.heading
-        fed = fed or (row.look.has_amount and row.look.food > _SURE_FOOD)
+        elif box_ended := boxes.ends_at(row):
+            under = boxes.outside
+        fed = fed or (row.look.has_amount and row.look.food > SURE_FOOD)
         ended = ended or (fed and row.heading == "end")
         if under == "end" and not ended and not named & {"ingredients", "steps"}:
             # “Equipment”, above a recipe without headings
             row.above, under = not fed, None if fed else under
         row.under = under
+        if row.heading in {None, "part"}:
+            boxes.saw(row, ended=box_ended)
+        row.boxed = boxes.is_open
     _mark_above(rows)
     _name_the_list(rows)
 
 
-_SURE_FOOD = 2.0
-"""How much a line with an amount looks like food that is one without a doubt. Judgement."""
 _ANSWER = re.compile(
     r"^(?:yes|no|nope|sure|absolutely|definitely|of course|not really|i (?:like|use|would|do|don)"
     r"|you (?:can|could))\b",

@@ -38,7 +38,9 @@ MOST_ON_A_LINE = 60
 
 
 _EMPHASIZED_LABEL = re.compile(r"(?<![*\w])[*_]{1,2}([^*_\n:]{2,40}:)[*_]{1,2}(?=\s)")
-_GEAR = re.compile(rf"(?:{GEAR})|\W*per (?:serving|portion)\b.*\d", re.I)  # “40 g fat”
+_GEAR = re.compile(
+    rf"(?:{GEAR})|\W*per (?:serving|portion)\b.*\d|\W*nutrition\w*\b[^:]{{0,30}}:.*\d", re.I
+)  # “40 g fat”
 _LETTER = re.compile(r"^\s*\([A-Z]\)\s*(?P<rest>\S.*)$")
 
 
@@ -49,12 +51,15 @@ _FAVORITE = re.compile(
     re.I,
 )
 """“Sauce: your favorite, 2 c.” is a food, and no part with one."""
+_OPTIONAL = re.compile(r"^(?P<bullet>\W*)optional\s*:\s+(?P<food>[\d½⅓⅔¼¾⅛][^.;]{3,80})$", re.I)
+"""“Optional: 1 tsp chile flakes”: so much of a food."""
 
 
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     line = _EMPHASIZED_LABEL.sub(r"\1", line)  # "*Chimichurri:* parsley, 4 cloves garlic"
     line = _FAVORITE.sub(r"\g<amount> \g<bought> \g<sauce>", line)
+    line = _OPTIONAL.sub(r"\g<bullet>\g<food>, optional", line)
     if _GEAR.match(line):
         yield line
         return

@@ -7,6 +7,7 @@ from dataclasses import replace
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.remarks import without_remarks
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 _OTHER_WAY = re.compile(
@@ -73,7 +74,7 @@ _IS_ELECTRIC = any_of(
 
 def in_one_way(recipe: Recipe) -> Recipe:
     """The recipe with the steps for its other devices empty: “Slow cooker: low 8 hours.”"""
-    return replace(recipe, steps=_first_labelled(recipe.steps))
+    return replace(recipe, steps=without_remarks(_first_labelled(recipe.steps)))
 
 
 def _sentences_of_one_way(step: str) -> str:
@@ -86,7 +87,7 @@ def _sentences_of_one_way(step: str) -> str:
 def without_other_ways(recipe: Recipe) -> Recipe:
     """The recipe without what it says of another device, where the first way has its time."""
     steps = []
-    for line in _first_labelled(recipe.steps):
+    for line in in_one_way(recipe).steps:
         step = _WORKS_TOO.sub("", _LINING.sub("", _sentences_of_one_way(line)))
         found = _OTHER_WAY.search(step)
         told = found is not None and durations_in(step[: found.start()])

@@ -1,0 +1,198 @@
+"""What stands above, among and below a recipe, and is none of it: nothing of the recipe is lost.
+
+That another way, another piece and a reader's word change nothing of what the recipe says is
+common practice; the lines are invented.
+"""
+
+import pytest
+
+from pneumachron.recipes.converting.convert import convert
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.remarks import without_remarks
+from pneumachron.recipes.understanding.understand import Understood, understand
+from tests.recipes.supper import KITCHEN
+from tests.text.words import words
+
+FOODS = ("1.5 kg boneless pork shoulder", "1 tsp salt", "1 onion, sliced", "2 carrots, sliced",
+         "1 cup stock")  # fmt: skip
+STEPS = (
+    "Salt the pork and brown it in the oil.", "Soften the onion and carrots in the fat.",
+    "Add the stock, cover and braise at 300F for 3 hours.", "Rest the meat, then slice it.",
+)  # fmt: skip
+PLACES = ("top", "foods", "steps", "end")
+
+
+def page(noise: str, place: str, *, headings: bool) -> str:
+    """The recipe, with something else above it, behind its foods, among its steps or below."""
+    told = {each: f"{noise}\n\n" if each == place else "" for each in PLACES}
+    over = ("Ingredients\n", "Method\n") if headings else ("", "")
+    steps = [f"{number}. {step}" if headings else step for number, step in enumerate(STEPS, 1)]
+    lines = (
+        "Braised pork shoulder\n", f"{told['top']}{over[0]}{FOODS[0]}", *FOODS[1:],
+        f"\n{told['foods']}{over[1]}{steps[0]}\n", f"{told['steps']}{steps[1]}", *steps[2:],
+        f"\n{told['end']}",
+    )  # fmt: skip
+    return "\n".join(lines)
+
+
+def read(noise: str, place: str, *, headings: bool) -> Recipe:
+    return read_recipe(page(noise, place, headings=headings).encode()).recipe
+
+
+BOXES = (
+    "Equipment\n- Dutch oven\n- tongs",
+    "Tools\npot\ntongs\nknife",
+    "You will need\na heavy pot with a lid\nkitchen paper\ntongs",
+    "Special equipment: a grill basket",
+    "Nutrition\nCalories 420\nFat 25 g\nProtein 31 g",
+    "Nutrition per serving: 420 kcal, 31 g protein, 25 g fat",
+    "Notes\nUse good stock.\nThe onion may be red.",
+    "Tips\n- Don't rush the browning.\n- A heavier pot is better.",
+    "Tipps\nBeim Metzger vorbestellen.\nMit Bier wird es kräftiger.",
+    "Variations\nUse cider instead of stock.\nAdd 2 parsnips.\nSwap thyme for sage.",
+    "Comments\nRob: lovely, used 2 cups wine.\nAnn: took 4 hours in mine.",
+    "3 Comments\n\nRob\nMarch 4\nLovely, used 2 cups wine.\n\nAnn\nMine took 4 hours at 275F.",
+    "Related recipes\nBeef stew with ale\nSticky cider ribs\nPork and beans",
+    "Storage\nKeeps 3 days in the fridge.\nFreezes for 3 months.",
+    "Why this works\nCollagen melts slowly, so take your time.\nThe onions make the gravy.",
+    "About the author\nIna cooks in a village hall.\nShe has two dogs.",
+    "Make ahead\nBraise it the day before, chill, reheat at 325F for 40 minutes.",
+    "Newsletter\nGet a recipe every week. Enter your email address.",
+    "Advertisement\n\nContinue below",
+    "Share this page\nPrint\nSave\nEmail",
+)
+
+
+@pytest.mark.parametrize("headings", [False, True])
+@pytest.mark.parametrize("place", PLACES)
+@pytest.mark.parametrize("box", BOXES)
+def test_a_box_takes_nothing_of_the_recipe_with_it(box: str, place: str, *, headings: bool) -> None:
+    recipe = read(box, place, headings=headings)
+    assert recipe.title == "Braised pork shoulder"
+    assert (recipe.ingredients, recipe.steps) == (FOODS, STEPS)
+
+
+def test_notes_among_the_recipe_are_kept_as_notes() -> None:
+    recipe = read("Notes\nUse good stock.\nThe onion may be red.", "foods", headings=False)
+    assert recipe.notes == ("Use good stock.", "The onion may be red.")
+    again = read("Equipment\nDutch oven\ntongs", "steps", headings=True)
+    assert again.left_out == ("Dutch oven", "tongs")
+
+
+BESIDE_THE_LIST = (
+    "* see notes", "*I used a picnic", "(The onion can be left out.)", "(US / Metric)",
+    "You'll need a 5-quart pot with a lid.", "Ingredient notes: use good stock.",
+    "Note: don't use lean pork", "Salt: use half as much if table salt.", "Advertisement",
+    "Allergens: celery, perhaps gluten", "Utensils: 1 pot, 1 knife", "(photo 3)",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("line", BESIDE_THE_LIST)
+def test_what_is_said_of_the_list_is_no_food(line: str) -> None:
+    for headings in (False, True):
+        assert read(line, "foods", headings=headings).ingredients == FOODS
+
+
+HEADINGS = (
+    "Step 1: the rub", "[rub]", "For the rub (can be made ahead)", "Rub - mix together",
+    "Spices", "Sauce ingredients", "Dry ingredients", "Produce", "Pantry", "Meat & dairy",
+    "Gewürze",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("heading", HEADINGS)
+def test_a_subheading_is_no_food(heading: str) -> None:
+    text = page("", "top", headings=True).replace("1 tsp salt", f"{heading}\n1 tsp salt")
+    recipe = read_recipe(text.encode()).recipe
+    assert recipe.ingredients == FOODS
+    assert [part.name for part in recipe.parts] == [heading.strip("[]")]
+
+
+def test_optional_is_said_of_a_food_and_no_step() -> None:
+    lines = read("Optional: 1 tsp chile flakes", "foods", headings=False).ingredients
+    assert lines == (*FOODS, "1 tsp chile flakes, optional")
+
+
+REMARKS = (
+    "Slow cooker: cook on low for 8 hours.",
+    "Slow cooker method: brown the pork, put it in the slow cooker and cook on low for 8 hours.",
+    "To make in the slow cooker, cook on low 8 to 10 hours.",
+    "Crockpot directions: low 8-10 hours.",
+    "You can also do this in a slow cooker on low for 8 hours.",
+    "Alternatively, cook in a slow cooker for 8 hours on low.",
+    "(Or do it in a slow cooker, 8 hours low.)",
+    "If using a slow cooker, cook 8 hours on low.",
+    "For the slow cooker, put everything in and cook 8 hours on low.",
+    "Works on the grill too: indirect, 225F, 6 hours.",
+    "In a hurry? Cook at 350F for 2 hours.",
+    "Stovetop: simmer very gently for 3 1/2 hours.",
+    "On the stove it takes about 2 1/2 hours.",
+    "For a bigger piece (3 kg) allow 5 hours.",
+    "A boneless shoulder takes 30 minutes less.",
+    "I once left it in for 5 hours and it was fine.",
+    "Mine took 4 hours.",
+    "Jo says: I used 2 lb and it took 2 hours, added 1 cup wine.",
+    "gruntle99: smoked mine at 225 for 8 hours instead",
+    "Anna: Habe es 4 Stunden bei 130 Grad gemacht.",
+    "EDIT 2: some of you asked, yes you can smoke it, 250F for 6 hours.",
+    "To cook from frozen, add 1 hour.",
+    "Use the leftovers in tacos: fry 5 minutes until crisp.",
+    "Oven: 300F. Time: 3 hours.",
+    "With beef: use 3 lb chuck and cook 4 hours.",
+    "Try it with beef short ribs; they need 3 1/2 hours.",
+    "For pulled pork, cook an hour longer.",
+    "Want it shreddable? Give it 4 hours.",
+    "We had it with red cabbage that simmered for 2 hours.",
+    "Im Schongarer: 8 Stunden auf niedrig.",
+    "Im Schnellkochtopf 45 Minuten.",
+    "Ready in 3 h 40",
+    "Rating: great. Would cook 30 min less next time.",
+)
+
+
+def heat_of(understood: Understood) -> tuple[object, ...]:
+    heat = understood.cooking
+    return (heat.method, heat.low_s, heat.high_s, heat.temp_c, understood.texture,
+            understood.crust.kind, understood.cut)  # fmt: skip
+
+
+@pytest.mark.parametrize("remark", REMARKS)
+def test_another_way_or_piece_changes_nothing_of_the_heat(remark: str) -> None:
+    plain = understand(Recipe("Pork shoulder", FOODS, STEPS))
+    assert heat_of(plain)[:2] == ("oven_lid", 3 * 3600.0)
+    pasted = understand(read(remark, "end", headings=True))
+    assert heat_of(pasted) == heat_of(plain)
+    # of a page with marks it is a step
+    step = understand(Recipe("Pork shoulder", FOODS, (*STEPS, remark)))
+    assert heat_of(step) == heat_of(plain)
+    joined = understand(Recipe("Pork shoulder", FOODS, (*STEPS[:3], f"{STEPS[3]} {remark}")))
+    assert heat_of(joined) == heat_of(plain)
+
+
+NO_REMARKS = (
+    ("In the slow cooker, cook on low for 8 hours.",),
+    ("Slow cooker: low 8 hours.",),
+    ("Smoke it at 225F for 3 hours.", "In the oven, wrapped, give it 2 hours more at 275F."),
+    ("Braise for 3 hours.", "For a thicker sauce, add the slurry."),
+    ("Braise for 3 hours.", "Keep back 1/4 cup of the juice."),
+    ("Braise for 3 hours.", "If the sauce is thin, boil it down."),
+    ("Braise for 3 hours.", "Any leftover sauce is served with it."),
+)
+
+
+@pytest.mark.parametrize("steps", NO_REMARKS)
+def test_work_is_no_remark(steps: tuple[str, ...]) -> None:
+    assert without_remarks(steps) == steps
+
+
+def test_minutes_of_a_pressure_cooker_are_taken_from_wherever_they_stand() -> None:
+    told = understand(read("Pressure cooker: 60 minutes at high pressure.", "end", headings=True))
+    assert (told.cooking.method, told.cooking.low_s) == ("pressure", 3600.0)
+
+
+@pytest.mark.parametrize("tool", ["a large roasting pan", "an instant-read thermometer", "Foil"])
+def test_a_tool_among_the_foods_is_not_cooked(tool: str) -> None:
+    converted = convert(understand(Recipe("Pork shoulder", (*FOODS, tool), STEPS)), KITCHEN)
+    said = " ".join(map(words, converted.steps)).lower()
+    assert tool.removeprefix("a ").removeprefix("an ").lower() not in said.replace("with foil", "")
