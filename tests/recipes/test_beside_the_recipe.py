@@ -4,6 +4,8 @@ That another way, another piece and a reader's word change nothing of what the r
 common practice; the lines are invented.
 """
 
+from pathlib import Path
+
 import pytest
 
 from pneumachron.recipes.converting.convert import convert
@@ -196,3 +198,85 @@ def test_a_tool_among_the_foods_is_not_cooked(tool: str) -> None:
     converted = convert(understand(Recipe("Pork shoulder", (*FOODS, tool), STEPS)), KITCHEN)
     said = " ".join(map(words, converted.steps)).lower()
     assert tool.removeprefix("a ").removeprefix("an ").lower() not in said.replace("with foil", "")
+
+
+def web_page(box: str, place: str) -> str:
+    """The same as a page that marks nothing."""
+    name, *lines = filter(None, box.split("\n"))
+    listed = "".join(f"<li>{line.removeprefix('- ')}</li>" for line in lines)
+    apart = f"<h3>{name}</h3><ul>{listed}</ul>" if lines else f"<p>{name}</p>"
+    told = {each: apart if each == place else "" for each in PLACES}
+    foods = "".join(f"<li>{food}</li>" for food in FOODS)
+    steps = [f"<p>{step}</p>" for step in STEPS]
+    return (
+        f"<html><body><h1>Braised pork shoulder</h1>{told['top']}<ul>{foods}</ul>{told['foods']}"
+        f"{steps[0]}{told['steps']}{''.join(steps[1:])}{told['end']}</body></html>"
+    )
+
+
+def markdown(box: str, place: str) -> str:
+    """The same in Markdown, the steps below their heading."""
+    name, *lines = filter(None, box.split("\n"))
+    listed = "".join(f"- {line.removeprefix('- ')}\n" for line in lines)
+    apart = f"### {name}\n\n{listed}\n" if lines else f"{name}\n\n"
+    told = {each: apart if each == place else "" for each in PLACES}
+    foods = "".join(f"- {food}\n" for food in FOODS)
+    later = "\n\n".join(STEPS[1:])
+    return (
+        f"# Braised pork shoulder\n\n{told['top']}## Ingredients\n\n{foods}\n{told['foods']}"
+        f"## Method\n\n{STEPS[0]}\n\n{told['steps']}{later}\n\n{told['end']}"
+    )
+
+
+@pytest.mark.parametrize("place", PLACES)
+@pytest.mark.parametrize("box", BOXES)
+def test_a_box_of_a_page_takes_nothing_with_it(box: str, place: str) -> None:
+    for text in (web_page(box, place), markdown(box, place)):
+        recipe = read_recipe(text.encode()).recipe
+        assert (recipe.title, recipe.ingredients, recipe.steps) == (
+            "Braised pork shoulder", FOODS, STEPS,
+        )  # fmt: skip
+
+
+VOICES = Path(__file__).parent / "voices"
+
+
+@pytest.mark.parametrize(
+    ("name", "title", "method", "hours"),
+    [
+        ("birria_on_a_thread.txt", "birria de res for a crowd", "simmer", 3.0),
+        (
+            "schaeufele_mit_hinweisen.txt",
+            "Fränkisches Schäufele mit Kloß und Soß",
+            "oven_open",
+            2.5,
+        ),
+        ("ribs_and_kraut_of_lottie.txt", "Ribs & Kraut", "oven_lid", 2.5),
+        ("note_on_the_freezer.txt", "Short ribs in the chest freezer", "oven_lid", 4.0),
+        ("adobo_between_bars.txt", "PORK ADOBO (lola's)", "simmer", 1.0),
+        ("carnitas_with_readers_tips.txt", "Carnitas, the Tuesday version", "simmer", 1.5),
+    ],
+)
+def test_the_first_way_of_a_text_is_its_own(
+    name: str, title: str, method: str, hours: float
+) -> None:
+    told = understand(read_recipe((VOICES / name).read_bytes()).recipe)
+    heat = told.cooking
+    assert (told.recipe.title, heat.method, heat.low_s) == (title, method, hours * 3600.0)
+
+
+def test_what_else_those_texts_say_is_read() -> None:
+    def told(name: str) -> Understood:
+        return understand(read_recipe((VOICES / name).read_bytes()).recipe)
+
+    birria, adobo = told("birria_on_a_thread.txt"), told("adobo_between_bars.txt")
+    assert [item.line.raw for item in birria.ingredients[:3]] == [
+        "6 guajillo", "3 ancho", "2 arbol, stems and seeds out, soaked in hot water 20 min",
+    ]  # fmt: skip
+    assert birria.plates is None  # “since three people asked”
+    assert (len(adobo.ingredients), adobo.plates) == (9, 6.0)
+    assert told("ribs_and_kraut_of_lottie.txt").recipe.author == "Lottie Brandt"
+    assert told("schaeufele_mit_hinweisen.txt").crust.kind == "broiler"
+    assert told("carnitas_with_readers_tips.txt").crust.kind == "pan"
+    frozen = told("note_on_the_freezer.txt")
+    assert (frozen.cut, frozen.mass_kg) == ("short_ribs_english", 2.0)

@@ -171,20 +171,36 @@ def _begins_a_paragraph(bold: LexborNode) -> bool:
     return first and alone and may_be_marked(bold.text().strip())
 
 
-def words_of_page(text: str) -> str:
-    """The page as lines of plain words, for a page that marks nothing."""
-    page = LexborHTMLParser(_flat(text))
-    body = page.body
-    if body is None:
-        return ""
-    for node in body.css(_OUTSIDE):
-        node.decompose()
+def _set_apart(body: LexborNode) -> None:
+    """A line for each block, a tab between cells, and gaps around lists and above paragraphs."""
     for node in body.css("td + td, th + th"):
         node.insert_before("\t")
     for node in body.css("span + span"):
         node.insert_before(" ")
     for node in body.css(_BLOCKS):
         node.insert_after("\n")
+    for node in body.css("ul, ol, dl, table"):
+        node.insert_after(f"\n{_GAP}\n")
+    for node in body.css("p, ol"):
+        node.insert_before(f"\n{_GAP}\n")
+
+
+_GAP = "\u2063"
+"""Stands for the empty line behind a list, or above a paragraph."""
+
+
+def words_of_page(text: str) -> str:
+    """The page as lines of plain words, for a page that marks nothing.
+
+    An empty line stands behind a list and above a paragraph.
+    """
+    page = LexborHTMLParser(_flat(text))
+    body = page.body
+    if body is None:
+        return ""
+    for node in body.css(_OUTSIDE):
+        node.decompose()
+    _set_apart(body)
     for node in body.css("h2, h3, h4, h5"):
         node.insert_before("\n# ")
     for node in body.css("p > b, p > strong"):
@@ -202,4 +218,4 @@ def words_of_page(text: str) -> str:
     kept = [line for line in lines if line]
     if head and kept and kept[0] != head:
         kept = [head, *[line for line in kept if line != head]]
-    return "\n".join(kept)
+    return "\n".join("" if line == _GAP else line for line in kept)

@@ -261,6 +261,7 @@ _PLACES = (
 _PLACED = any_of(
     rf"^(?:everything|all of it|(?:all )?the rest)\b.{{0,60}}\bin(?:to)? (?:the |a ){_PLACES}\b",
     rf"^[^,]{{3,40}} (?:on|in|into|onto|over) (?:the |a ){_PLACES}, ",
+    r"\b(?:ribs|meat|pork|beef|brisket) (?:go(?:es)? )?back in(?:to)?\b",
     r"^[^,]{3,40} (?:round|around) the edges?, |, (?:lid|vents?) (?:on|shut|closed)\b",
     r"^(?:salt|pepper|rub|season\w*)\b.{0,20} the (?:night|day|evening|morning) before\b",
 )

@@ -10,15 +10,24 @@ from pneumachron.recipes.reading.headings import may_be_marked
 
 
 def markdown_lines(text: str) -> Iterator[str]:
-    """The lines of a Markdown text: headings with their sign, items with a bullet, no emphasis."""
+    """The lines of a Markdown text: headings with their sign, items with a bullet, no emphasis.
+
+    An empty line stands around a list and above a paragraph.
+    """
     heading, lists, first = False, list[str](), False
     for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
         if token.type in {"bullet_list_open", "ordered_list_open"}:
+            if not lists:
+                yield ""
             lists.append(token.type)
         elif token.type in {"bullet_list_close", "ordered_list_close"}:
             lists.pop()
+            if not lists:
+                yield ""
         elif token.type in {"heading_open", "heading_close"}:
             heading = token.type == "heading_open"
+        elif token.type == "paragraph_open" and not lists:
+            yield ""
         first = first or token.type == "list_item_open"
         if token.type != "inline":
             continue

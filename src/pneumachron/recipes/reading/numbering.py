@@ -13,7 +13,7 @@ def number_of(line: str) -> int:
     return int(found[1]) if found else 0
 
 
-BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Z])")
+BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Za-z])")
 
 
 def without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> list[str]:

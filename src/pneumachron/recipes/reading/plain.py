@@ -12,7 +12,6 @@ from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
 from pneumachron.recipes.reading.asides import (
     SET_AT,
-    TIP,
     by_their_work,
     ends_a_part,
     has_time_or_heat,
@@ -26,6 +25,7 @@ from pneumachron.recipes.reading.boxes import SURE_WORK
 from pneumachron.recipes.reading.cells import joined_cells
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
+from pneumachron.recipes.reading.nested import END_OF_PART, with_nested_parts
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
 from pneumachron.recipes.reading.part_names import least_in_a_part
 from pneumachron.recipes.reading.paths import SURELY_FOOD, State, states_of
@@ -49,12 +49,7 @@ from pneumachron.recipes.reading.rows import (
 )
 from pneumachron.recipes.reading.tidied import tidied
 from pneumachron.recipes.reading.titles import question, title_of
-from pneumachron.recipes.reading.unfolding import (
-    END_OF_PART,
-    later_part,
-    unfolded,
-    with_nested_parts,
-)
+from pneumachron.recipes.reading.unfolding import later_part, unfolded
 from pneumachron.recipes.reading.values_below import with_their_values
 from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.lines import read_line
@@ -202,7 +197,7 @@ class _Sorted:
         elif all(food_of(line).kind == "meat" for line in ingredients):
             # only the meat stands on a line of its own: the rest is told with the work
             lines = [*ingredients, *foods_in_prose(steps, len(ingredients))[0]]
-        called_so = title_of(title.plain) if title else self.text.subject
+        called_so = title_of(title.plain) if title else self.text.subject or self.text.topic
         return Recipe(
             title=called_so,
             ingredients=tuple(lines),
@@ -230,7 +225,7 @@ class _Sorted:
             row for row, state in self.pairs
             if state == "before" and row.heading is None and not row.look.clutter
             and row.under not in {"notes", "end"}
-            and row is not title and not TIP.match(row.plain)
+            and row is not title and not is_aside(row, cooked=True)
         ]  # fmt: skip
         sure = [at for at, row in enumerate(above) if row.look.work >= SURE_WORK]
         # "2 h on the smoke", below two lines of work, is work too
@@ -343,7 +338,8 @@ class _Sorted:
 def _is_strayed(row: Row) -> bool:
     sure = row.look.work >= SURE_WORK and row.look.food <= -SURELY_FOOD
     set_at = SET_AT.match(row.plain) is not None
-    return (sure or set_at) and row.heading is None and not row.look.clutter
+    apart = row.heading is not None or row.look.clutter or row.under in {"notes", "end"}
+    return (sure or set_at) and not apart
 
 
 def _is_counted(line: str) -> bool:

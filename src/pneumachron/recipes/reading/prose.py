@@ -53,9 +53,10 @@ _MANY = re.compile(
 )
 """“Two boneless pork butts at around 6 pounds each”."""
 _FIRST = re.compile(
-    r"(?:^|(?<=[.!?:]\s))(?P<meat>(?P<word>[a-z-]+)(?: [a-z-]+){0,3}?"
+    r"(?:^|(?<=[.!?:]\s))(?:there (?:are|is|were|was) (?:usually |still )?)?"
+    r"(?P<meat>(?P<word>[a-z-]+)(?: [a-z-]+){0,3}?"
     r"(?:(?<=butt)|(?<=shoulder)|(?<=brisket)|(?<=picnic)|(?<=ribs)|(?<=flanken)|(?<=baby backs))"
-    rf"\b[^.!?:;]{{0,30}}?{_HEAVY})(?!\w)",
+    rf"\b(?:[^.!?:;]{{0,30}}?|[^.!?:;()]{{0,40}}\([^()]{{0,30}}?){_HEAVY})(?!\w)",
     re.I,
 )
 """A sentence that begins with the meat: “Pork shoulder bone in 4.5 kg, skin off.”"""
@@ -87,7 +88,8 @@ _OF_THE_SAME = re.compile(r"^(?P<many>\d|half|an?|one|two|three|four) of (?=[a-z
 _EACH = re.compile(r"\beach\b", re.I)
 _PUT_ON = re.compile(
     r"\b(?:rub|season|coat|mix|stir|add|pour|brush|baste|mop|sprit?z|wrap|toss|sprinkle|slather"
-    r"|smear|marinate|sauce|glaze|dust|mustard|top|smoke)",
+    r"|smear|marinate|sauce|glaze|dust|mustard|top|smoke)"
+    r"|\b(?:ribs|meat|pork|beef|brisket) back in\b(?! the)",
     re.I,
 )
 """Sentences in which a food that has no amount goes somewhere."""
@@ -234,7 +236,7 @@ def _foods_alone(sentence: str) -> list[str]:
     foods = [text.strip() for text in LISTED.split(told) if text.strip()]
     bare = all(
         0 < len(text.split()) <= LEAST_ALONE
-        and food_of(text) is not UNKNOWN
+        and food_of(text).kind not in _NOT_FOOD
         and read_line(text).low is None
         and not is_work(text.split()[0])
         for text in foods

@@ -40,6 +40,8 @@ class Text:
     source: str = ""
     subject: str = ""
     """Of a mail, when it names a meat."""
+    topic: str = ""
+    """Of a thread, whatever it names."""
     _is_beside_times: bool = False
 
     def take(self, line: str, *, after_gap: bool = False) -> None:
@@ -58,6 +60,7 @@ class Text:
         cells = None if self.rows else _TITLE_CELL.match(line)
         if cells and ABOUT_MEAT.search(cells["title"]):
             self.times = f"{self.times} {cells['labels']}".strip()
+            self.yields = self.yields or yield_in(_BAR.sub(" | ", cells["labels"]))
             line = cells["title"].strip()
         dashed = None if self.rows else _TITLE_AND_TIMES.match(line)
         if dashed and ABOUT_MEAT.search(dashed["title"]):
@@ -98,8 +101,8 @@ class Text:
 
     def _credit(self, line: str) -> bool:
         """Who wrote it, where it stands and what the mail is about: each by its first line."""
-        told = None if self.author else _POSTED_BY.search(line) or _OF_MRS.search(line)
-        posted = _THREAD.match(line) or told
+        told = (found for words in _SAYS_WHO if (found := words.search(line)))
+        posted = _THREAD.match(line) or (None if self.author else next(told, None))
         if posted is not None:
             self.author = self.author or posted["name"]
             if above := line[: posted.start()].strip():
@@ -110,6 +113,8 @@ class Text:
             self.take(line[: adapted.start()])
             return True
         subject = SUBJECT.match(line)
+        if subject and not self.topic and len(subject["about"].split()) >= _LEAST_OF_A_TOPIC:
+            self.topic = subject["about"].strip(" ?!.")
         if subject and not self.subject and ABOUT_MEAT.search(subject["about"]):
             self.subject = subject["about"].strip(" ?!.")
             return True
@@ -125,6 +130,8 @@ class Text:
         return False
 
 
+_LEAST_OF_A_TOPIC = 3
+"""Words of a thread that may name its recipe: “Saturday” does not. Judgement."""
 _POSTED_BY = re.compile(
     r"(?<=[\w)!?])\s+(?:[-–—|]\s*|\()(?:recipe )?(?:posted|submitted|shared|uploaded|added) by\s+"
     r"(?P<name>[^\s,;|()]+(?: [A-Z][\w.]*){0,2})[^a-z]*(?:rat(?:ing|ed)\b.{0,30}|\W*)$"
@@ -132,6 +139,12 @@ _POSTED_BY = re.compile(
 """“Best ever pork roast - posted by granny_oakes, rating 4.7 (312)”."""
 _OF_MRS = re.compile(r"(?<=[a-zA-Z])\s{3,}(?P<name>(?:Mrs?|Ms|Miss)\.? [A-Z][\w. ]{1,40})$")
 """“BARBECUED RIBS      Mrs. R. Dunmore”, in the book of a parish."""
+_KITCHEN_OF = re.compile(
+    r"(?<=[a-zA-Z])\s{2,}(?:from )?(?:the )?(?:kitchen|recipe|book) of:?\s+"
+    r"(?P<name>[A-Z][\w.' ]{1,40})$"
+)
+"""“Ribs & Kraut      from the kitchen of: Lottie Brandt”, on a card."""
+_SAYS_WHO = (_POSTED_BY, _OF_MRS, _KITCHEN_OF)
 _THREAD = re.compile(r"^(?:r/\w+\s*\W\s*)?posted by u/(?P<name>[\w-]{2,40})\b.{0,30}$", re.I)
 """Of a thread: who opened it, and when."""
 _ADAPTED = re.compile(
@@ -142,8 +155,9 @@ _ADAPTED = re.compile(
 """“Pork roast (adapted from my mother-in-law)”: who it is owed to."""
 _WEIGHS = re.compile(rf"^yields?\s*:\s*\d[\d./½¼¾]{{0,4}} {WEIGHT_UNIT}\b", re.I)
 """“Yield: 3 pounds of ribs” says nothing that the list does not say."""
+_BAR = re.compile(r"\s*\|\s*")
 _TITLE_CELL = re.compile(
-    r"^(?P<title>[^|]{8,80}?)\s\|\s(?P<labels>[^|]{0,40}\d[^|]{0,40}\|[^|]{0,40}\d[^|]{0,40})$"
+    r"^(?P<title>[^|]{8,80}?)\s*\|\s*(?P<labels>[^|]{0,40}\d[^|]{0,40}\|[^|]{0,40}\d[^|]{0,40})$"
 )
 """“Brisket tacos | 12 tacos | 30 min active, 9 h total”."""
 _TITLE_AND_TIMES = re.compile(

@@ -1,17 +1,17 @@
 """Before lines are sorted: one line that holds several is unfolded."""
 
 import re
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterator
 
 from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.headings import heading_of
 from pneumachron.recipes.reading.looks import BULLET, GEAR, VERBS, look_at
+from pneumachron.recipes.reading.nested import END_OF_PART
 from pneumachron.recipes.reading.numbering import numbered_apart
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.number_words import in_figures
-from pneumachron.recipes.understanding.patterns import BULLET_SIGNS
 
 _LABELLED = re.compile(
     r"^\W{0,4}(?:(?:step )?1[.):]\s+)?(?P<label>ingredients"
@@ -183,28 +183,6 @@ def _is_short_food(text: str) -> bool:
 
 
 _SHORT_FOOD = 2
-_INDENTED = re.compile(rf"^(?P<indent>\s*)(?:[-{BULLET_SIGNS}]|\[[ xX]?\])\s+(?P<text>\S.*)$")
-
-
-def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
-    """“* Vinegar sauce”, with foods further in below it: a part and its foods."""
-    held = list(lines)
-    inside: int | None = None
-    for at, line in enumerate(held):
-        found = _INDENTED.match(line)
-        depth = len(found["indent"]) if found else 0
-        if inside is not None and (found is None or depth <= inside):
-            inside = None
-            yield END_OF_PART
-        following = _INDENTED.match(held[at + 1]) if at + 1 < len(held) else None
-        opens = found and following and len(following["indent"]) > depth and inside is None
-        if found and opens and not _is_counted(found["text"]):
-            inside = depth
-            yield f"{found['text'].rstrip(':')}:"
-        else:
-            yield line
-
-
 _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
     r"(?:/[^\W\d_]{3,12})?(?: \((?:[^()\d]{2,24}|(?:per|for|makes|enough for) [^()]{2,24}"
@@ -349,7 +327,9 @@ def _all_counted(rest: str) -> list[str]:
     sign = ";" if ";" in rest else " + "
     by_signs = [text.strip() for text in rest.split(sign) if text.strip()]
     foods = by_signs if len(by_signs) > 2 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
-    idle = all(look.food > max(look.work, 0.0) for look in map(look_at, foods))
+    # “2 arbol, soaked in hot water 20 min” is food
+    bare = [*foods[:-1], foods[-1] if ". " in foods[-1] else foods[-1].split(", ")[0]]
+    idle = all(look.food > max(look.work, 0.0) for look in map(look_at, bare))
     # “2 racks, 8 lb in all, 2.5" thick” is one food and its measures
     unknown = sum(food_of(read_line(food).name) is UNKNOWN for food in foods)
     several = len(foods) >= _LEAST_OF_A_NAME and unknown <= len(foods) / 4
@@ -392,7 +372,8 @@ def _run_of_foods(line: str) -> Iterator[str]:
 
     Two or three on a line stay on it: `foods_in` parts them.
     """
-    barred = [line] if look_at(line).clutter else _BARS.split(line, MOST_ON_A_LINE)
+    whole = line.startswith("|") or look_at(line).clutter
+    barred = [line] if whole else _BARS.split(line, MOST_ON_A_LINE)
     if len(barred) >= _LEAST_IN_A_RUN and sum(map(_is_counted, barred)) > len(barred) / 2:
         yield from barred
         return
@@ -432,7 +413,7 @@ def _with_their_bag(foods: list[str]) -> list[str]:
 
 _WHAT_FOR = re.compile(r"\s+[-–—]\s+(?:all )?for (?:the )?\w+(?: \w+)?\s*$")
 """“Water, half an onion, 2 cloves garlic, bay - for the simmer.”"""
-_BARS = re.compile(r"\s+[|·•]\s+")
+_BARS = re.compile(r"\s+[·•]\s+|\s*\|\s*")
 _DASHES = re.compile(r"\s+[-–—]\s+(?=[\d½¼¾⅓⅔])")
 _LEAST_IN_A_RUN = 4
 """Foods on one line. Judgement."""
@@ -446,5 +427,3 @@ def _is_counted(text: str) -> bool:
 
 MOST_SERVED_WORDS = 3
 """Of a food behind “Garnish:” that is not known. Judgement."""
-END_OF_PART = "\u2063:"
-"""A heading without a name: what stands on the next line belongs to no part."""

@@ -38,6 +38,12 @@ def count_in(line: Line, text: str) -> int | None:
 
 
 def _counted_inside(line: Line, text: str) -> int | None:
+    if (plates := _PLATES_OF.search(text)) and _BEEF.search(text):
+        return int(plates[1]) * int(plates[2])
+    return _counted_besides(line, text)
+
+
+def _counted_besides(line: Line, text: str) -> int | None:
     inside = _INSIDE.search(text)
     # a plate of beef ribs is cut between its bones
     apart = unit_of(line.unit).kind == "mass" or _CUT_APART.search(text) is not None
@@ -58,6 +64,11 @@ def _counted_inside(line: Line, text: str) -> int | None:
     return None if told_many is None else round(told_many)
 
 
+_PLATES_OF = re.compile(
+    r"\b([2-9]) (?:racks?|plates?|slabs?) (?:of|with) ([2-9]) (?:bones|ribs)\b", re.I
+)
+_BEEF = re.compile(r"\b(?:beef|short)\b", re.I)
+"""“2 plates of 4 bones”, which are cut between them."""
 _CUT_APART = re.compile(r"\bplate\b|\bjacob['’]?s ladder\b", re.I)
 
 

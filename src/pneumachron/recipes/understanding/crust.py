@@ -38,7 +38,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
             r"\bcrack (?:the |your )?skin\b|\bcuerito\b",
             r"\bcrisp (?:up )?(?:the )?(skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
             r"\b(skin|rind)\b.{0,200}\b(blister|puffs?\b|like glass)",
-            r"\bschwarte\b.{0,400}\b(?:knusprig|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
+            r"\bschwarte\b.{0,400}\b(?:knusp(?:e)?r|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
         ),
     ),
 )
@@ -77,6 +77,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\btake off the (?:lid|foil)\b.{0,80}\b(?:lacquer|crust|crisp|brown|colou?r)",
             r"\b(lid|foil) off\b.{0,50}\b(colou?r|brown|crust|crackl|crisp|bark|bast|sticky)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",
+            r"\bgrill (?:zu|ein)schalten\b",
             r"\bgrill\b.{0,30}\bknusprig|\b(knusprig|kross).{0,30}\b(grill|brat|back|bräun)"
             r"|\bübergrill",
         ),

@@ -11,10 +11,14 @@ from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
 _SLOW = re.compile(
-    r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock[- ]?pot\b|\b(?:the|my|your|in) crock\b(?! of)", re.I
+    r"(?<!\bno )(?<!without a )\bslow[- ]?cook(er|ed|ing)?\b"
+    r"|(?<!\bno )\bcrock[- ]?pot\b|\b(?:the|my|your|in) crock\b(?! of)",
+    re.I,
 )
 _SLOW_COOKER = re.compile(
-    r"\bslow[- ]?cooker\b|\bcrock[- ]?pot\b|\b(?:the|my|your|in) crock\b", re.I
+    r"(?<!\bno )(?<!without a )\bslow[- ]?cooker\b|(?<!\bno )\bcrock[- ]?pot\b"
+    r"|\b(?:the|my|your|in) crock\b",
+    re.I,
 )
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )(?<!no )(?<!no-)\bsmok(e|er|ed|ing)\b"

@@ -331,7 +331,8 @@ _MOST_HOURS = 10
 _COMMAS = re.compile(r",\s+(?:then |and )?")
 
 
-_REHEATS = any_of(r"\bfor burnt ends\b", r"\bre-?(heat|warm)\w*",
+_REHEATS = any_of(r"\bfor burnt ends\b", r"\bburnt ends\b[^.;]*\bback (?:on|in)\b",
+                  r"\bre-?(heat|warm)\w*",
                   r"\bwarm (it |them )?through\b", r"\bwarm at\b",
                   r"\b(next day|to serve)\b.{0,80}\bwarm\b",
                   r"\bwarm\b.{0,80}\bthe next day\b")  # fmt: skip

@@ -69,7 +69,8 @@ _FOR = re.compile(r"(?<!enough )(?<!plenty )\bfor (?=\d)", re.I)
 _THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
 _STORY = re.compile(
     r"\b(?:i|we) (?:first |once |last |often |usually )?"
-    r"(?:tried|made|cooked|served|did|brought)\b|\bon (?:high|low) for \d",
+    r"(?:tried|made|cooked|served|did|brought)\b|\bpeople (?:have )?asked\b"
+    r"|\bon (?:high|low) for \d",
     re.I,
 )
 _SENTENCE = re.compile(r"[^.!?]+[.!?]*")

@@ -28,6 +28,8 @@ _ANOTHER_WAY = any_of(
     rf"\b(?:in|on|use) (?:an?|the|your) {_WAY}\b",
     rf"^\W*(?:(?:it|this|recipe) )*(?:also )?works? (?:also |just as |equally )?"
     rf"(?:well |great |fine |too )?(?:in|on) (?:an?|the|your) {_WAY}\b",
+    rf"^\W*(?:can|could|may) (?:also )?(?:use|do it in|be (?:done|made|cooked) in)"
+    rf" (?:an? |the |your )?{_WAY}\b",
 )  # fmt: skip
 """To be done on another device, wherever it is told."""
 _REMARK = any_of(
@@ -47,6 +49,8 @@ _REMARK = any_of(
     rf"{_ANIMAL}\b",
     rf"^\W*try (?:it|this) (?:with|on) (?:an? )?{_ANIMAL}\b",
     rf"^\W*with {_ANIMAL}\s*:",
+    r"^\W*(?:[\w-]+ ){1,4}works? (?:as well|too|just as well|fine)\s*[:;,(]",
+    r"^\W*(?:also )?tested (?:with|on)\b",
     # another taste
     r"^\W*for an? (?:\w+er|(?:more|less) \w+) (?:version|taste|flavou?r|kick)\b",
     r"^\W*if you (?:have no|don['’]?t have|can['’]?t (?:find|get)|are out of)\b[^.;]*\buse\b",
@@ -60,12 +64,14 @@ _REMARK = any_of(
     r"^\W*(?:it |this )?(?:can|may) be (?:made|cooked|prepared) [^.;]*\bahead\b",
     r"^\W*resteverwertung\b|^\W*tipp\s*:",
     # what a reader says
+    r"^\W*tips? (?:from|by) [^:]{2,30}:|^\W*tip ?#?\d\s*:|^\W*the last (?:lot|ones?|people)\b",
     r"^\W*edit(?: ?\d)?\s*:|^\W*(?:rating|verdict)\s*:|^\W*q\s*:\s.*\ba\s*:",
     r"^\W*(?-i:[A-ZÄÖÜ])[\w.]{1,20}(?: (?-i:[A-Z])\w*\.?)?(?:, [^:]{3,16})? "
     r"(?:says|said|writes|wrote|schreibt)\s*:",
     r"^\W*[\w.]{2,24}(?:, [^:]{3,16})?\s*:\s+(?:(?:i|we) )?"
     r"(?:made|tried|smoked|cooked|did|used|habe) (?:it|this|mine|ours|es|das|\d|the)\b",
     r"^\W*[\w.]{2,24}, [^:]{3,16}\s*:\s+(?:(?:i|we) )?(?:made|tried|smoked|cooked|did|used|habe)\b",
+    r"^\s*(?:--|—) ?(?-i:[A-Z])\w{1,20}\W*$",
     r"^\W*let (?:me|us) know\b|^\W*wine (?:pairing|match)\w*\s*:|^\W*sig\s*:",
 )  # fmt: skip
 """Beside the work, wherever it stands."""
@@ -84,11 +90,15 @@ _ONCE_COOKED = any_of(
     rf"^\W*(?:in|on) (?:the|an?) {_WAY},? (?:it |this |they )?(?:takes?|allow|reckon|needs?)\b",
     r"^\W*im (?:slow ?cooker|schongarer|schnellkochtopf|dampfkochtopf)\b[^.;]*\d",
     r"^\W*\(?i (?:do|did|make|made|once|sometimes)\b[^.;]*\d",
+    r"^\W*(?:i|we) (?:usually|normally|often|used to)\b|^\W*for (?:many )?years,? (?:i|we)\b",
+    r"^\W*(?:it|you) needs? (?:about |around |some )?\d",
     r"^\W*(?:mine|ours|my (?:last |own )?\w+) (?:took|needed|was done)\b",
     r"^\W*we (?:had|ate|served) (?:it|them) with\b",
     r"\btime\s*:\s*\d|^\W*(?:ready in|active time|hands[- ]on)\b",
 )  # fmt: skip
 """Beside the work, where a long heat was told before: a recipe may also begin so."""
+_THE_REST = re.compile(r"\bthe rest of\b", re.I)
+"""“Pour over the rest of the stock” rests nothing."""
 _LONG_S = 45 * 60.0
 """Shorter is no braise, and no smoke. Judgement."""
 
@@ -118,7 +128,7 @@ def tells_long_heat(text: str) -> bool:
     """Whether a sentence of a text says how long the meat is in the heat."""
     return any(
         span.high_s >= _LONG_S
-        for sentence in sentences_in(text) if not ASIDE.search(sentence)
+        for sentence in sentences_in(text) if not ASIDE.search(_THE_REST.sub("", sentence))
         for span in durations_in(sentence)
     )  # fmt: skip
 

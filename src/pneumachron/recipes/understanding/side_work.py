@@ -43,10 +43,19 @@ _SIDE = (
 _COOKS_A_SIDE = re.compile(
     r"^\W*(?:meanwhile,? |then,? |in the meantime,? |while [^,]{3,40}, )?"
     r"(?:roast|bake|cook|grill|steam|toast|boil|fry|warm|heat|simmer|char|cari?amel\w*|sweat|saut\S*"
-    r"|soak|blanch|brown|soften) (?:the |some |your |a |an |\d+ )*"
+    r"|soak|blanch|brown|soften|pickle) (?:the |some |your |a |an |\d+ )*"
     rf"(?:(?!with |in |and )[a-z-]+ ){{0,2}}?{_SIDE}\b",
     re.I,
 )
+_RISES = re.compile(
+    r"^\W*(?:meanwhile,? )?(?:proof|prove|raise|let) (?:the |your )?"
+    r"(?:rolls|buns|dough|bread|loaf|loaves)\b", re.I,
+)  # fmt: skip
+"""“Proof the rolls 45 minutes and bake them”."""
+_OVEN_OFF = re.compile(
+    r"^\W*(?:then )?(?:turn|switch) (?:off the (?:oven|heat)|the (?:oven|heat) off)\b", re.I
+)
+"""“Turn off the oven and leave the meat in it for 2 hours”: it only keeps warm."""
 _MAKES_A_SIDE = re.compile(
     r"^\W*(?:meanwhile,? |then,? )?(?:make|prepare) (?:the |a |your |some )?(?:[a-z-]+ ){0,2}?"
     r"(?:gravy|sauce|slaw|salsa|rice|mash|pur[eé]e|polenta|salad|pickles?|dressing|glaze)\b",
@@ -80,7 +89,7 @@ _GOES_ON = any_of(r"\b(more|longer|another|further|additional|cover\w*|add(ed)?|
 def is_side_work(sentence: str) -> bool:
     """Whether a sentence heats no meat."""
     cold = _IN_THE_COLD.search(sentence) and not _HEATS.search(sentence)
-    if cold or _SERVES.match(sentence) or _KEPT.match(sentence):
+    if cold or any(words.match(sentence) for words in (_SERVES, _KEPT, _RISES, _OVEN_OFF)):
         return True
     if _MIXES_A_SIDE.match(sentence) and not _HEATS.search(sentence):
         return True

@@ -70,6 +70,8 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # a half hour, the first half hour
     (re.compile(r"(?<!and a )(?<!one )(?<!\d )\b(?:a )?half[- ]hour\b", re.I),
      lambda _: "30 minutes"),
+    # 7 or so hours
+    (re.compile(r"(?<=\d) or so (?=(?:h(?:ou)?rs?|min(?:ute)?s?)\b)", re.I), lambda _: " "),
     # another hr
     (re.compile(r"\bhr(?=s?\b)", re.I), lambda _: "hour"),
     (re.compile(rf"\b(?:(?P<hundreds>a|{_ONE}) hundred (?:and )?)?(?P<tens>{_TEN})"
@@ -129,7 +131,8 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
      lambda found: f"{found[1]} h {found[2]} min"),
     # 1 hr 15 wrapped
     (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? ([0-5][05])(?= (?:(?:un)?(?:wrapped|covered)"
-                r"|naked|in (?:the|foil|paper)|at \d|or so|on (?:low|high)|until|till|total|with"
+                r"|naked|in (?:the|foil|paper)|at (?:\d|high|low|full)|or so|on (?:low|high)|until"
+                r"|till|then|total|with"
                 r" (?:the|a) lid|more)\b)", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
 )  # fmt: skip

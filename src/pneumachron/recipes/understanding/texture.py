@@ -324,11 +324,17 @@ def _is_beside(texture: Texture, clause: str, found: re.Match[str]) -> bool:
 
 def texture_of(recipe: Recipe) -> Texture | None:
     """The texture a recipe asks for: by its title and steps, or else by its notes."""
-    told = read_texture((recipe.title, recipe.description, *recipe.steps))
+    above = _GOOD_FOR.sub("", recipe.description)
+    told = read_texture((recipe.title, above, *recipe.steps))
     said = tuple(line for line in recipe.left_out if _SAYS_HOW.match(line))
     return told or read_texture(recipe.notes) or read_texture(said)
 
 
+_GOOD_FOR = re.compile(
+    r"[^.;!?]*\b(?:(?:great|good|perfect|ideal|wonderful|lovely) (?:for|in|as)"
+    r"|my \w+ (?:wants?|likes?|prefers?) (?:it|them|his|hers))\b[^.;!?]*", re.I,
+)  # fmt: skip
+"""“Great for pulled pork sandwiches”, above steps that slice it: what else could be made of it."""
 _SAYS_HOW = re.compile(r"(?:it |they |meat )?(?:falls?|pulls|shreds|melts|slices)\b.{0,60}$", re.I)
 """“Falls right off the bone”, alone below the recipe; a title has no such verb."""
 
