@@ -4,12 +4,13 @@ That another way, another piece and a reader's word change nothing of what the r
 common practice; the lines are invented.
 """
 
+import json
 from pathlib import Path
 
 import pytest
 
 from pneumachron.recipes.converting.convert import convert
-from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.model import Recipe, Section
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.remarks import without_remarks
 from pneumachron.recipes.understanding.understand import Understood, understand
@@ -280,3 +281,75 @@ def test_what_else_those_texts_say_is_read() -> None:
     assert told("carnitas_with_readers_tips.txt").crust.kind == "pan"
     frozen = told("note_on_the_freezer.txt")
     assert (frozen.cut, frozen.mass_kg) == ("short_ribs_english", 2.0)
+
+
+OVEN = (
+    "Rub the pork with the salt and set it on the onion in a Dutch oven.",
+    "Add the stock, cover, and bake at 300F for 4 hours.",
+    "Slice it.",
+)
+SLOW = (
+    "Rub the pork with the salt and set it on the onion in the slow cooker.",
+    "Add the stock. Cook on low for 9 hours.",
+    "Slice it.",
+)
+PRESSURE = (
+    "Cut the pork in 4. Rub, add onion and stock, high pressure 60 minutes, natural release 15.",
+    "Slice it.",
+)
+
+
+def in_ways(*ways: tuple[str, tuple[str, ...]]) -> Recipe:
+    steps = "\n\n".join(
+        "\n".join((name, *(f"{number}. {step}" for number, step in enumerate(told, 1))))
+        for name, told in ways
+    )
+    foods = "\n".join(FOODS)
+    return read_recipe(f"Pork shoulder (2 ways)\n\n{foods}\n\n{steps}\n".encode()).recipe
+
+
+def test_of_two_ways_with_headings_the_first_is_cooked() -> None:
+    recipe = in_ways(("Oven Method", OVEN), ("Slow Cooker Method", SLOW))
+    assert (recipe.ingredients, recipe.steps) == (FOODS, OVEN)
+    assert recipe.notes == ("Slow Cooker Method", *SLOW)
+    told = understand(recipe).cooking
+    assert (told.method, told.low_s) == ("oven_lid", 4 * 3600.0)
+    slow = understand(in_ways(("Slow Cooker:", SLOW), ("Oven:", OVEN))).cooking
+    assert (slow.method, slow.low_s) == ("slow_low", 9 * 3600.0)
+
+
+def test_of_several_ways_an_electric_pressure_cooker_is_the_first() -> None:
+    told = understand(in_ways(("Slow Cooker:", SLOW), ("Pressure Cooker:", PRESSURE))).cooking
+    assert (told.method, told.low_s) == ("pressure", 3600.0)
+
+
+def test_sections_of_a_page_may_be_two_ways_and_tips_are_notes() -> None:
+    def section(name: str, steps: tuple[str, ...]) -> dict[str, object]:
+        told = [{"@type": "HowToStep", "text": step} for step in steps]
+        return {"@type": "HowToSection", "name": name, "itemListElement": told}
+
+    tip = {"@type": "HowToTip", "text": "A bigger piece needs 5 hours."}
+    detailed = {
+        "@type": "HowToStep", "text": OVEN[1],
+        "itemListElement": [{"@type": "HowToDirection", "text": "Cover and bake."}, tip],
+    }  # fmt: skip
+    node = {
+        "@type": "Recipe", "name": "Pork shoulder", "recipeIngredient": list(FOODS),
+        "recipeInstructions": [section("Oven", OVEN), section("Slow cooker", SLOW), tip],
+    }  # fmt: skip
+    recipe = read_recipe(json.dumps(node).encode()).recipe
+    assert (recipe.steps, recipe.notes) == ((*OVEN, *SLOW), (tip["text"],))
+    told = understand(recipe).cooking
+    assert (told.method, told.low_s) == ("oven_lid", 4 * 3600.0)
+    node["recipeInstructions"] = [detailed]
+    alone = read_recipe(json.dumps(node).encode()).recipe
+    assert (alone.steps, alone.notes) == ((OVEN[1],), (tip["text"],))
+
+
+def test_two_stages_are_no_two_ways() -> None:
+    stages = Recipe(
+        "Ribs", ("2 racks spare ribs, 5 lb",),
+        ("Smoke the ribs at 225F for 3 hours.", "Wrap and bake at 275F for 2 hours."),
+        sections=(Section("Smoker", 0), Section("Oven", 1)),
+    )  # fmt: skip
+    assert understand(stages).cooking.low_s == 5 * 3600.0

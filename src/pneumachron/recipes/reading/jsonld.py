@@ -88,7 +88,7 @@ def to_recipe(node: dict[str, Json]) -> Recipe:
         prep_s=seconds_of(node.get("prepTime")),
         cook_s=seconds_of(node.get("cookTime")),
         total_s=seconds_of(node.get("totalTime")),
-        notes=tuple(_lines(node.get(NOTES))),
+        notes=(*_lines(node.get(NOTES)), *_tips(node.get("recipeInstructions"))),
         plan=_plain(plan) if isinstance(plan, dict) else None,
         author=_names(node.get("author", node.get("creator"))),
         source=_address(node.get("isBasedOn"), node.get("url"), node.get("mainEntityOfPage"),
@@ -200,10 +200,16 @@ def _steps(value: Json, sections: list[Section], depth: int = 0, before: int = 0
     if isinstance(value, str):
         yield from _step_texts(value)
     elif isinstance(value, dict):
-        inner = value.get("itemListElement")
-        if inner is not None:
+        inner, kind = value.get("itemListElement"), str(value.get("@type", ""))
+        if kind.endswith("HowToTip"):
+            return
+        # a step may tell in one text what its directions tell apart
+        whole = value.get("text") if kind.endswith("HowToStep") else None
+        if isinstance(whole, str) and whole.strip():
+            yield from _step_texts(whole)
+        elif inner is not None:
             name = _text(value.get("name"))
-            if name and str(value.get("@type", "")).endswith("HowToSection"):
+            if name and kind.endswith("HowToSection"):
                 sections.append(Section(name, before))
             yield from _steps(inner, sections, depth + 1, before)
         elif text := _text(value):
@@ -216,6 +222,20 @@ def _steps(value: Json, sections: list[Section], depth: int = 0, before: int = 0
             for text in told:
                 before += 1
                 yield text
+
+
+def _tips(value: Json, depth: int = 0) -> Iterator[str]:
+    """Tips among the steps, wherever they stand."""
+    if depth > MAX_SECTIONS_DEEP:
+        return
+    if isinstance(value, list):
+        for item in value[: 2 * MAX_LINES]:
+            yield from _tips(item, depth + 1)
+    if isinstance(value, dict):
+        if str(value.get("@type", "")).endswith("HowToTip"):
+            yield from filter(None, [_text(value)])
+        else:
+            yield from _tips(value.get("itemListElement"), depth + 1)
 
 
 def _step_texts(value: Json) -> Iterator[str]:

@@ -23,6 +23,7 @@ from pneumachron.recipes.reading.asides import (
 )
 from pneumachron.recipes.reading.boxes import SURE_WORK
 from pneumachron.recipes.reading.cells import joined_cells
+from pneumachron.recipes.reading.headings import names_another_way
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.nested import END_OF_PART, with_nested_parts
@@ -154,7 +155,7 @@ class _Sorted:
             row.plain for row, state in self.pairs
             if state in {"before", "after"} and row.under == "notes" and not self._no_words(row)
         )  # fmt: skip
-        notes += tuple(self.tips)
+        notes = tuple(NUMBERED.sub("", line) for line in (*notes, *self.tips))
         before = [
             row.plain for row, state in self.pairs
             if state == "before" and row is not title and not self._no_words(row)
@@ -250,7 +251,8 @@ class _Sorted:
 
     @staticmethod
     def _no_words(row: Row) -> bool:
-        return row.look.clutter or row.heading not in {None, "part"}
+        opened = row.heading not in {None, "part"} and not names_another_way(row.plain)
+        return row.look.clutter or opened
 
     def _title(self) -> Row | None:
         """The heading of a page; else the first line before the recipe that may be one."""

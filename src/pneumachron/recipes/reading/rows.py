@@ -60,7 +60,8 @@ class Text:
         cells = None if self.rows else _TITLE_CELL.match(line)
         if cells and ABOUT_MEAT.search(cells["title"]):
             self.times = f"{self.times} {cells['labels']}".strip()
-            self.yields = self.yields or yield_in(_BAR.sub(" | ", cells["labels"]))
+            counted = map(yield_in, _BAR.split(cells["labels"]))
+            self.yields = self.yields or next(filter(None, counted), "")
             line = cells["title"].strip()
         dashed = None if self.rows else _TITLE_AND_TIMES.match(line)
         if dashed and ABOUT_MEAT.search(dashed["title"]):
@@ -281,8 +282,8 @@ def name_sections(rows: list[Row]) -> None:
             named.add("steps")
         row.opens_food = titled and following is not None and following.food > following.work
         titled = titled or may_be_title(row)
-        if row.heading in {None, "part"} and boxes.whole and names_another_way(row.plain):
-            row.heading = "notes"
+        if row.heading in {None, "part"} and names_another_way(row.plain):
+            row.heading = "notes" if boxes.whole else "part" if opens_work else row.heading
         box_ended = False
         if row.heading not in {None, "part"}:
             boxes.heading(row, under)

@@ -65,6 +65,53 @@ def _first_labelled(steps: Sequence[str]) -> tuple[str, ...]:
     )
 
 
+_NAMES_A_WAY = re.compile(
+    r"\b(?P<way>slow[- ]?cooker|crock[- ]?pot|oven|smoker|grill|barbecue|stove ?top|hob"
+    r"|air[- ]?fryer|(?:electric )?pressure[- ]cooker|multi[- ]?cooker|schongarer|backofen)\b",
+    re.I,
+)
+_OF_A_METHOD = re.compile(r"\b(?:method|version|instructions?|directions?|option|way)\b", re.I)
+_EACH_ALONE = re.compile(r"^(?:slow|crock|schon|electric|pressure|multi|air)", re.I)
+"""Nobody cooks in one of these what then cooks on for hours elsewhere."""
+_MOST_WORDS = 6
+"""Of the name of a way. Judgement."""
+_LEAST_S = 20 * 60.0
+"""So long meat is cooked in the quickest way. Judgement."""
+
+
+def _first_section(recipe: Recipe) -> tuple[str, ...]:
+    """Of sections for one device each, the steps of the first; those of the others are empty.
+
+    “Oven method”, and below its steps “Slow cooker method” with its own.
+    """
+    if len(recipe.sections) < 2:
+        return recipe.steps
+    ends = [section.first for section in recipe.sections[1:]] + [len(recipe.steps)]
+    told: list[tuple[str, range]] = []
+    named = ""
+    for section, end in zip(recipe.sections, ends, strict=True):
+        rows = range(section.first, end)
+        found = _NAMES_A_WAY.search(section.name)
+        short = len(section.name.split()) <= _MOST_WORDS
+        timed = any(
+            span.high_s >= _LEAST_S for at in rows for span in durations_in(recipe.steps[at])
+        )
+        if found and short and timed and found["way"].lower() not in {way for way, _ in told}:
+            told.append((found["way"].lower(), rows))
+            named += f" {section.name}"
+    either = _OF_A_METHOD.search(named) or any(_EACH_ALONE.match(way) for way, _ in told)
+    if len(told) < 2 or not either:
+        return recipe.steps
+    electric = (
+        (way, rows) for way, rows in told
+        if way.endswith(("pressure cooker", "pressure-cooker", "multicooker", "multi-cooker"))
+        and any(_IS_ELECTRIC.search(recipe.steps[at]) for at in rows)
+    )  # fmt: skip
+    _, kept = next(electric, told[0])
+    others = {at for _, rows in told for at in rows if rows != kept}
+    return tuple("" if at in others else step for at, step in enumerate(recipe.steps))
+
+
 _IS_ELECTRIC = any_of(
     r"\bsaut[eé]\b", r"\b(?:high|low) pressure\b", r"\bnatural(?:ly)?\b", r"\b(?:NPR|QPR|QR)\b",
     r"\bquick releas",
@@ -74,7 +121,7 @@ _IS_ELECTRIC = any_of(
 
 def in_one_way(recipe: Recipe) -> Recipe:
     """The recipe with the steps for its other devices empty: “Slow cooker: low 8 hours.”"""
-    return replace(recipe, steps=without_remarks(_first_labelled(recipe.steps)))
+    return replace(recipe, steps=without_remarks(_first_labelled(_first_section(recipe))))
 
 
 def _sentences_of_one_way(step: str) -> str:
