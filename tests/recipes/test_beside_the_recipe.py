@@ -181,12 +181,29 @@ NO_REMARKS = (
     ("Braise for 3 hours.", "Keep back 1/4 cup of the juice."),
     ("Braise for 3 hours.", "If the sauce is thin, boil it down."),
     ("Braise for 3 hours.", "Any leftover sauce is served with it."),
+    ("Braise for 3 hours.", "Grill: brush with the sauce, 5 minutes a side."),
+    ("Smoke for 3 hours.", "Oven: wrapped, at 275F, 2 hours more."),
+    ("Braise for 3 hours.", "For crisp edges, broil it 5 minutes longer."),
+    ("Braise for 3 hours.", "You need 2 cups of the juice for the gravy."),
+    ("Braise for 3 hours.", "We served it with mash and peas."),
+    ("Braise for 3 hours.", "I make the gravy with 2 cups of the juice."),
+    ("Saturday: smoked the ribs at 225F for 5 hours.",),
+    ("Mum says: cook it for 3 hours, and not a minute less.",),
 )
 
 
 @pytest.mark.parametrize("steps", NO_REMARKS)
 def test_work_is_no_remark(steps: tuple[str, ...]) -> None:
     assert without_remarks(steps) == steps
+
+
+def test_a_label_with_work_behind_it_stays_a_step() -> None:
+    for line in (
+        "Gravy: use the juices and a little flour.",
+        "Save the fat for the potatoes, hot.",
+    ):
+        recipe = read(line, "end", headings=True)
+        assert (recipe.steps, recipe.notes) == ((*STEPS, line), ())
 
 
 def test_minutes_of_a_pressure_cooker_are_taken_from_wherever_they_stand() -> None:
@@ -344,6 +361,9 @@ def test_sections_of_a_page_may_be_two_ways_and_tips_are_notes() -> None:
     node["recipeInstructions"] = [detailed]
     alone = read_recipe(json.dumps(node).encode()).recipe
     assert (alone.steps, alone.notes) == ((OVEN[1],), (tip["text"],))
+    detailed["text"] = "Bake it."
+    node["recipeInstructions"] = [detailed]
+    assert read_recipe(json.dumps(node).encode()).recipe.steps == ("Cover and bake.",)
 
 
 def test_two_stages_are_no_two_ways() -> None:

@@ -47,22 +47,28 @@ def is_aside(row: Row, *, cooked: bool) -> bool:
     cooked : a long heat was told before
     """
     beside = not NUMBERED.match(row.raw) and is_beside_the_work(row.plain, cooked=cooked)
-    return beside or TIP.match(row.plain) is not None or is_beside_the_list(row)
+    return beside or TIP.match(row.plain) is not None or _of(row, _BESIDE_ALL)
 
 
 def is_beside_the_list(row: Row) -> bool:
     """“*I used a picnic”, “see notes”: said of the foods, and none of them."""
-    return _BESIDE_THE_LIST.match(row.plain if row.bulleted else row.raw.strip()) is not None
+    return _of(row, _BESIDE_ALL) or _of(row, _BESIDE_THE_LIST)
 
 
-_BESIDE_THE_LIST = any_of(
+def _of(row: Row, words: re.Pattern[str]) -> bool:
+    return words.match(row.plain if row.bulleted else row.raw.strip()) is not None
+
+
+_BESIDE_ALL = any_of(
     r"\W*(?:see|siehe) (?:the )?(?:recipe )?(?:notes?|tips?|below|above|anmerkung\w*)\W*$",
     r"\W*\((?:us|imperial|metric)\b[^()]{0,30}\)$",
     r"\*+ ?(?:i|we|you|if|see|can) [^\d]{3,120}$",
-    r"\((?-i:[A-Z])[^()]{8,120}\.\)$",
     r"\W*you(?:['’]ll| will)? (?:also )?need an? [^.;,]{0,30}"
     r"\b(?:pot|pan|oven|cooker|dish|tray|tin|grill|smoker|thermometer|blender)\b",
     r"\W*(?:ingredients?|shopping|cook['’]?s?|recipe) (?:notes?|tips?)\s*[:–-]\s",
+)
+_BESIDE_THE_LIST = any_of(
+    r"\((?-i:[A-Z])[^()]{8,120}\.\)$",
     r"\W*(?-i:[A-Z])[a-z ]{2,20}: (?:use|choose|look for|pick|buy|don['’]t|if)\b[^\d]{3,120}$",
 )
 

@@ -203,15 +203,15 @@ def _steps(value: Json, sections: list[Section], depth: int = 0, before: int = 0
         inner, kind = value.get("itemListElement"), str(value.get("@type", ""))
         if kind.endswith("HowToTip"):
             return
-        # a step may tell in one text what its directions tell apart
-        whole = value.get("text") if kind.endswith("HowToStep") else None
-        if isinstance(whole, str) and whole.strip():
-            yield from _step_texts(whole)
-        elif inner is not None:
+        if inner is not None:
             name = _text(value.get("name"))
             if name and kind.endswith("HowToSection"):
                 sections.append(Section(name, before))
-            yield from _steps(inner, sections, depth + 1, before)
+            apart = list(_steps(inner, sections, depth + 1, before))
+            # a step may tell in one text what its directions tell apart
+            whole = _text(value.get("text")) if kind.endswith("HowToStep") else ""
+            longer = len(whole) >= sum(map(len, apart)) and whole
+            yield from [whole] if longer else apart
         elif text := _text(value):
             yield text
     elif isinstance(value, list):

@@ -40,7 +40,8 @@ GEAR = (
 )
 """“You need: kettle grill, charcoal, drip pan”: what it is cooked with, and no food."""
 CLUTTER = any_of(
-    r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share|save|skip to|"
+    r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share"
+    r"|save(?! (?:the|some|an?|any|all|half|your|\d))|skip to|"
     r"jump to|close ad|follow|tag (me|us|@)|cookbook|shop|videos?|about|contact)\b"
     r"(?![- ]?(made|bought|grown|style|cured))(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*\.{0,3}$)",
     r"^saved? [\d.]+k? times\b.{0,60}$",

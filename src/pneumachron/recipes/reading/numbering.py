@@ -13,7 +13,10 @@ def number_of(line: str) -> int:
     return int(found[1]) if found else 0
 
 
-BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Za-z])")
+BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Z])")
+SMALL_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[a-z])")
+LEAST_SMALL = 3
+"""Steps such as “1 sear the ribs”: two of them may be “1 hour” and “2 hours”. Judgement."""
 
 
 def without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> list[str]:

@@ -27,7 +27,13 @@ from pneumachron.recipes.reading.headings import names_another_way
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.nested import END_OF_PART, with_nested_parts
-from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
+from pneumachron.recipes.reading.numbering import (
+    BARE_NUMBER,
+    LEAST_SMALL,
+    SMALL_NUMBER,
+    without_numbers,
+    without_romans,
+)
 from pneumachron.recipes.reading.part_names import least_in_a_part
 from pneumachron.recipes.reading.paths import SURELY_FOOD, State, states_of
 from pneumachron.recipes.reading.prose import (
@@ -334,6 +340,8 @@ class _Sorted:
         # "2. 10 am: ribs on" is a number before a time, once all of them are numbered
         steps = [NUMBERED.sub("", step) for step in without_romans(without_numbers(steps))]
         steps = without_numbers(steps, BARE_NUMBER)
+        if len(steps) >= LEAST_SMALL:
+            steps = without_numbers(steps, SMALL_NUMBER)
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
 
 

@@ -38,7 +38,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
             r"\bcrack (?:the |your )?skin\b|\bcuerito\b",
             r"\bcrisp (?:up )?(?:the )?(skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
             r"\b(skin|rind)\b.{0,200}\b(blister|puffs?\b|like glass)",
-            r"\bschwarte\b.{0,400}\b(?:knusp(?:e)?r|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
+            r"\bschwarte\b.{0,400}\b(?:(?:auf)?knusp(?:rig|ern)|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
         ),
     ),
 )

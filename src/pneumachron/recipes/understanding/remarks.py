@@ -38,7 +38,9 @@ _REMARK = any_of(
     rf"^\W*if (?:your|the|you have an?) {_PIECE}?\s?(?:is|are)?\s?{_SIZE}\b[^.;]*"
     r"\b(?:add|allow|give|take)\b",
     r"^\W*if (?:bone[- ]in|boneless|frozen|doubling|halving)\b",
-    r"^\W*(?:for|if you (?:want|like|prefer)) [^.;,]{3,40},[^.;]*\b(?:longer|less|more|sooner)\W*$",
+    r"^\W*(?:for|if you (?:want|like|prefer)) [^.;,]{0,30}\b(?:pulled|shred\w*|slic\w*|softer"
+    r"|firmer|chewier|bigger|larger|smaller|boneless|bone[- ]in)\b[^.;,]{0,20},[^.;]*"
+    r"\b(?:longer|less|more|sooner)\W*$",
     r"^\W*(?:in a (?:hurry|rush)|short (?:on|of) time|pressed for time|no [^?.!,]{3,30}"
     r"|(?:want|prefer|like) (?:it|them|more|a)\b[^?.!]{2,30})\?\s+\S",
     r"^\W*(?:(?:at )?high(?:er)? altitudes?|(?:for )?(?:convection|fan)(?: ovens?)?)\s*[:,–-]\s",
@@ -63,38 +65,47 @@ _REMARK = any_of(
     r"(?:well|beautifully|nicely|fine)\b",
     r"^\W*(?:it |this )?(?:can|may) be (?:made|cooked|prepared) [^.;]*\bahead\b",
     r"^\W*resteverwertung\b|^\W*tipp\s*:",
-    # what a reader says
     r"^\W*tips? (?:from|by) [^:]{2,30}:|^\W*tip ?#?\d\s*:|^\W*the last (?:lot|ones?|people)\b",
-    r"^\W*edit(?: ?\d)?\s*:|^\W*(?:rating|verdict)\s*:|^\W*q\s*:\s.*\ba\s*:",
-    r"^\W*(?-i:[A-ZÄÖÜ])[\w.]{1,20}(?: (?-i:[A-Z])\w*\.?)?(?:, [^:]{3,16})? "
-    r"(?:says|said|writes|wrote|schreibt)\s*:",
-    r"^\W*[\w.]{2,24}(?:, [^:]{3,16})?\s*:\s+(?:(?:i|we) )?"
-    r"(?:made|tried|smoked|cooked|did|used|habe) (?:it|this|mine|ours|es|das|\d|the)\b",
-    r"^\W*[\w.]{2,24}, [^:]{3,16}\s*:\s+(?:(?:i|we) )?(?:made|tried|smoked|cooked|did|used|habe)\b",
+    r"^\W*edit(?: ?\d)?\s*:|^\W*(?:rating|verdict)\s*:|^\W*q\s*:\s.{1,200}\ba\s*:",
     r"^\s*(?:--|—) ?(?-i:[A-Z])\w{1,20}\W*$",
     r"^\W*let (?:me|us) know\b|^\W*wine (?:pairing|match)\w*\s*:|^\W*sig\s*:",
 )  # fmt: skip
 """Beside the work, wherever it stands."""
-_LABELLED = (
+_LABEL = re.compile(
     rf"^\W*(?:in (?:an? |the )?|for the |on (?:the |an? )?)?{_WAY}"
-    r"(?: (?:method|version|directions?|instructions?|variation|option|way))?\s*[:–—]"
+    r"(?: (?:method|version|directions?|instructions?|variation|option|way))?\s*[:–—]",
+    re.I,
 )
-_LABEL = re.compile(_LABELLED, re.I)
 """“Slow cooker method: brown the pork. Cook on low …”: all of the step is about it."""
-_ONCE_COOKED = any_of(
-    _LABELLED,
+_OF_A_WAY = any_of(
+    _LABEL.pattern,
     rf"^\W*{_WAY}[- ](?:method|version|variation|option)\b",
     rf"^\W*to (?:make|cook|do|prepare)(?: (?:this|it|them))? (?:in|on) (?:an?|the|your) {_WAY}\b",
     rf"^\W*\(?(?:if )?(?:you['’]re |you are )?(?:using|you (?:use|have)) (?:an?|the|your) {_WAY}\b",
     rf"^\W*for (?:the|an?) {_WAY},",
     rf"^\W*(?:in|on) (?:the|an?) {_WAY},? (?:it |this |they )?(?:takes?|allow|reckon|needs?)\b",
     r"^\W*im (?:slow ?cooker|schongarer|schnellkochtopf|dampfkochtopf)\b[^.;]*\d",
-    r"^\W*\(?i (?:do|did|make|made|once|sometimes)\b[^.;]*\d",
-    r"^\W*(?:i|we) (?:usually|normally|often|used to)\b|^\W*for (?:many )?years,? (?:i|we)\b",
-    r"^\W*(?:it|you) needs? (?:about |around |some )?\d",
+)  # fmt: skip
+"""Names a device: a crust on the grill may begin so too, and is over in minutes."""
+_SLOW = re.compile(r"\b(?:slow[- ]?cooker|crock[- ]?pot|schongarer|\w*kochtopf)\b", re.I)
+_GOES_ON = re.compile(r"\b(?:more|another|finish|return|back|transfer)\b", re.I)
+"""“Oven: wrapped, 2 hours more” is the next stage, and no other way."""
+_HOURS = r"\d[\d ./½¼¾–-]{0,8}(?:hours?|hrs?|h|min\w*)\b"
+_ONCE_COOKED = any_of(
+    rf"^\W*\(?i (?:do|did|make|made) (?:it|this|mine|them|that)\b[^.;]*\d"
+    rf"|^\W*\(?i (?:once|sometimes)\b[^.;]*{_HOURS}",
+    rf"^\W*(?:i|we) (?:usually|normally|often|used to)\b[^.;]*\b(?:{_HOURS}|{_WAY})",
+    r"^\W*for (?:many )?years,? (?:i|we)\b",
+    rf"^\W*(?:it|you) needs? (?:about |around |some )?{_HOURS}",
     r"^\W*(?:mine|ours|my (?:last |own )?\w+) (?:took|needed|was done)\b",
-    r"^\W*we (?:had|ate|served) (?:it|them) with\b",
-    r"\btime\s*:\s*\d|^\W*(?:ready in|active time|hands[- ]on)\b",
+    rf"^\W*we (?:had|ate|served) (?:it|them) with\b[^.;]*{_HOURS}",
+    rf"\btime\s*:\s*{_HOURS}|^\W*(?:ready in|active time|hands[- ]on)\b",
+    # what a reader says
+    r"^\W*(?-i:[A-ZÄÖÜ])[\w.]{1,20}(?: (?-i:[A-Z])\w*\.?)?(?:, [^:]{3,16})? "
+    r"(?:says|said|writes|wrote|schreibt)\s*:",
+    r"^\W*[\w.]{2,24}(?:, [^:]{3,16})?\s*:\s+(?:(?:i|we) )?"
+    r"(?:made|tried|smoked|cooked|did|used|habe) (?:it|this|mine|ours|es|das|\d|the)\b",
+    r"^\W*[\w.]{2,24}, [^:]{3,16}\s*:\s+(?:(?:i|we) )?(?:made|tried|smoked|cooked|did|used|habe)\b",
 )  # fmt: skip
 """Beside the work, where a long heat was told before: a recipe may also begin so."""
 _THE_REST = re.compile(r"\bthe rest of\b", re.I)
@@ -110,10 +121,20 @@ def is_remark(sentence: str, *, cooked: bool) -> bool:
     ----------
     cooked : a long heat was told before
     """
-    if _REMARK.search(sentence):
+    text = sentence[:_MOST_LOOKED_AT]
+    if _REMARK.search(text) or (cooked and _ONCE_COOKED.search(text)):
         return True
-    other = _ANOTHER_WAY.search(sentence) or (cooked and _ONCE_COOKED.search(sentence))
-    return bool(other) and not _tells_pressure(sentence)
+    other = _ANOTHER_WAY.search(text) or (cooked and _is_of_a_way(text))
+    return bool(other) and not _tells_pressure(text)
+
+
+_MOST_LOOKED_AT = 400
+"""Characters of a sentence that are looked at."""
+
+
+def _is_of_a_way(sentence: str) -> bool:
+    whole = _SLOW.search(sentence) or tells_long_heat(sentence)
+    return bool(_OF_A_WAY.search(sentence) and whole) and not _GOES_ON.search(sentence)
 
 
 def _tells_pressure(sentence: str) -> bool:
@@ -135,7 +156,8 @@ def tells_long_heat(text: str) -> bool:
 
 def _beside(step: str, *, cooked: bool) -> list[bool]:
     """Of each sentence of a step, whether it is a remark."""
-    labelled = cooked and _LABEL.match(step) is not None and not _tells_pressure(step)
+    labelled = cooked and _LABEL.match(step) is not None and _is_of_a_way(step)
+    labelled = labelled and not _tells_pressure(step)
     found: list[bool] = []
     before = ""
     for text in sentences_in(step):
