@@ -173,6 +173,24 @@ def test_another_way_or_piece_changes_nothing_of_the_heat(remark: str) -> None:
     assert heat_of(joined) == heat_of(plain)
 
 
+def test_a_heat_is_long_though_its_sentence_softens_the_onions() -> None:
+    steps = ("Soften the onions, add the stock, cover and braise at 300F for 3 hours.",)
+    assert without_remarks((*steps, "Slow cooker: low 8 hours.")) == (*steps, "")
+    soaked = ("Marinate the pork in the fridge for 2 hours.", "Slow cooker: low 8 hours.")
+    assert without_remarks(soaked) == soaked
+
+
+def test_a_slurry_is_told_once() -> None:
+    slaked = (
+        "Take out the meat. Mix the cornstarch with cold water, stir it into the juices and boil."
+    )
+    recipe = Recipe("Pork shoulder", (*FOODS, "1 tbsp cornstarch"), (*STEPS[:3], slaked))
+    converted = convert(understand(recipe), KITCHEN)
+    told = [words(step) for step in converted.steps if "cornstarch" in words(step)]
+    assert len(told) == 1
+    assert "Thicken with cornstarch stirred into cold water" in told[0]
+
+
 NO_REMARKS = (
     ("In the slow cooker, cook on low for 8 hours.",),
     ("Slow cooker: low 8 hours.",),

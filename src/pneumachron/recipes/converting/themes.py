@@ -201,6 +201,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         any_of(
             r"\bthicken",
             r"\bstir\b[^.;]{0,40}(?:starch|cornflour|slurry)\b",
+            r"(?:starch|corn ?flour|arrowroot)\b[^.;]{0,40}\bwater\b"
+            r"[^.;]{0,20}\b(?:stir|add|pour)\b",
             r"\bskim",
             r"\breduc",
             r"\bgravy",

@@ -7,7 +7,7 @@ import re
 from collections.abc import Sequence
 
 from pneumachron.recipes.understanding.device import ASIDE
-from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
@@ -149,9 +149,22 @@ def tells_long_heat(text: str) -> bool:
     """Whether a sentence of a text says how long the meat is in the heat."""
     return any(
         span.high_s >= _LONG_S
-        for sentence in sentences_in(text) if not ASIDE.search(_THE_REST.sub("", sentence))
+        for sentence in sentences_in(text) if _heats(_THE_REST.sub("", sentence))
         for span in durations_in(sentence)
     )  # fmt: skip
+
+
+def _heats(sentence: str) -> bool:
+    """“Soften the onions, cover and braise for 3 hours” is a heat, though its onions are none."""
+    if temperatures_in(sentence) or not ASIDE.search(sentence):
+        return True
+    return _HEAT.search(sentence) is not None and not _COLD.search(sentence)
+
+
+_HEAT = re.compile(r"\b(?:brais|simmer|roast|bak|stew|oven|slow[- ]cook|schmor)", re.I)
+_COLD = re.compile(
+    r"\b(?:marinat|marinier|fridge|refrigerat|chill|overnight|brin|soak|stand|rest|room temp)", re.I
+)
 
 
 def _beside(step: str, *, cooked: bool) -> list[bool]:
