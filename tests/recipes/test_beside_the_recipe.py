@@ -12,6 +12,7 @@ import pytest
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.model import Recipe, Section
 from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.other_ways import in_one_way
 from pneumachron.recipes.understanding.remarks import without_remarks
 from pneumachron.recipes.understanding.understand import Understood, understand
 from tests.recipes.supper import KITCHEN
@@ -391,3 +392,9 @@ def test_two_stages_are_no_two_ways() -> None:
         sections=(Section("Smoker", 0), Section("Oven", 1)),
     )  # fmt: skip
     assert understand(stages).cooking.low_s == 5 * 3600.0
+    then_slow = Recipe(
+        "Pork shoulder", FOODS,
+        ("Smoke the pork at 225F for 3 hours.", "Put the smoked pork into it, on low for 5 hours."),
+        sections=(Section("Smoker", 0), Section("Slow cooker", 1)),
+    )  # fmt: skip
+    assert all(in_one_way(then_slow).steps)

@@ -73,6 +73,12 @@ _NAMES_A_WAY = re.compile(
 _OF_A_METHOD = re.compile(r"\b(?:method|version|instructions?|directions?|option|way)\b", re.I)
 _EACH_ALONE = re.compile(r"^(?:slow|crock|schon|electric|pressure|multi|air)", re.I)
 """Nobody cooks in one of these what then cooks on for hours elsewhere."""
+_A_STAGE = re.compile(
+    r"\b(?:off|from|out of) (?:the |your )?(?:smoker|grill|oven|pit)\b"
+    r"|\bsmoked (?:meat|pork|beef|ribs?|brisket|shoulder|butt)\b",
+    re.I,
+)
+"""“Take the ribs off the smoker”, below “Slow cooker”: the next stage."""
 _MOST_WORDS = 6
 """Of the name of a way. Judgement."""
 _LEAST_S = 20 * 60.0
@@ -100,11 +106,12 @@ def _first_section(recipe: Recipe) -> tuple[str, ...]:
             told.append((found["way"].lower(), rows))
             named += f" {section.name}"
     either = _OF_A_METHOD.search(named) or any(_EACH_ALONE.match(way) for way, _ in told)
-    if len(told) < 2 or not either:
+    staged = any(_A_STAGE.search(recipe.steps[rows.start]) for _, rows in told[1:])
+    if len(told) < 2 or staged or not either:
         return recipe.steps
     electric = (
         (way, rows) for way, rows in told
-        if way.endswith(("pressure cooker", "pressure-cooker", "multicooker", "multi-cooker"))
+        if way.endswith("cooker") and not way.startswith("slow")
         and any(_IS_ELECTRIC.search(recipe.steps[at]) for at in rows)
     )  # fmt: skip
     _, kept = next(electric, told[0])
