@@ -132,7 +132,9 @@ _SOME_FOOD = 1.0
 
 
 def labelled_s(times: str, label: str) -> float | None:
-    """The time that stands behind a label such as “cook” [s]."""
-    found = re.search(rf"{label}( time)?\s*:?\s*(\d.{{0,30}})", times, re.I)
-    spans = durations_in(found[2]) if found else []
+    """The time that stands behind a label such as “cook”, or before it: “3 hr cook” [s]."""
+    behind = re.search(rf"{label}(?: time)?\s*:?\s*(\d.{{0,30}})", times, re.I)
+    before = re.search(rf"(\d[^,;|:]{{0,20}}) {label}\b", times, re.I)
+    found = behind or before
+    spans = durations_in(found[1]) if found else []
     return spans[0].high_s if spans else None

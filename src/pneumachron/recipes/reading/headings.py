@@ -11,7 +11,9 @@ Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
 _ASKS = r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(what to )?buy)"
 _INGREDIENTS = re.compile(
-    rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
+    r"^(the )?((?:key |main )?ingredients?"
+    r"( list| needed| (?:that )?(?:you(?:['’]ll| will)?|i) (?:need|use))?"
+    rf"|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
     r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
     r"|\s*\([^()]{1,50}\)|\s+(?:for|serves) \d{1,3}(?: [^\W\d_]+)?)?\s*:?$",
     re.I,
@@ -19,14 +21,16 @@ _INGREDIENTS = re.compile(
 _STEPS = re.compile(
     r"^(the )?(do|(?:\d-\d-\d )?method!?|directions?|instructions?|steps?|preparation|procedure|"
     r"what (to|you|u|we|i|you['’]ll) do|do this|plan|so geht['’]s|"
-    r"here['’]s how|how|the (doing|making)|"
+    r"here['’]s how|how|step[- ]by[- ]step(?: (?:guide|instructions|photos|pictures))?|"
+    r"the (doing|making)|"
     r"(what|how) (i|we) did( it)?|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
 )
 _NOTES = re.compile(
     r"^((?:my |some |more |top |expert |pro |helpful )?"
-    r"(?:(?:cook|chef|recipe|cooking|kitchen)['’]?s? )?(?:(?:foot)?notes?|tips?|remarks?|hints?)"
+    r"(?:(?:cook|chef|recipe|cooking|kitchen|ingredient)['’]?s? )?"
+    r"(?:(?:foot)?notes?|tips?|remarks?|hints?)"
     r"(?: (?:and|&) (?:notes?|tips?|tricks|variations?|substitutions?))?"
     r"|(?:how to )?(?:storage|storing|store|freezing|reheating|reheat|make[- ]ahead|making ahead"
     r"|leftovers?)(?: (?:and|&) (?:\w+))?(?: (?:tips?|instructions?|leftovers?|it))*"
@@ -125,6 +129,7 @@ TIMES = re.compile(
     r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"
     r"|^(?:from )?start to finish\s*:|\bhands[- ]on(?: time)?:?\s*\d|\bin the oven\s*:\s*\d"
     r"|^(?:total |active |cooking |overall )?time\s*:\s*\d"
+    r"|^\d[\d ./½¼¾–-]{0,8}(?:min\w*|hrs?|hours?|h)\.? (?:prep|active|hands[- ]on)\b"
     r"|\b(?:zubereitungs|gar|koch|brat|schmor|vorbereitungs|arbeits|gesamt)zeit\s*:",
     re.I,
 )

@@ -22,6 +22,7 @@ from pneumachron.recipes.reading.asides import (
     labelled_s,
 )
 from pneumachron.recipes.reading.boxes import SURE_WORK
+from pneumachron.recipes.reading.cards import Post, card_of
 from pneumachron.recipes.reading.cells import joined_cells
 from pneumachron.recipes.reading.headings import names_another_way
 from pneumachron.recipes.reading.looks import NUMBERED
@@ -86,10 +87,11 @@ def _sorted(lines: Iterator[str]) -> Recipe:
         gap = gap or not line
         if len(text.rows) > MAX_ROWS:
             raise UnreadableError("too_many_lines", most=MAX_ROWS)
+    text.rows, post = card_of(text.rows)
     name_sections(text.rows)
     states = _with_later_parts(text.rows, states_of(text.rows))
     text.rows, states = _with_told_parts(text.rows, states)
-    return _Sorted(text, states).recipe()
+    return _Sorted(text, states, post).recipe()
 
 
 def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
@@ -143,10 +145,10 @@ def _how_many(rows: list[Row], fits: Callable[[Row], bool]) -> int:
 class _Sorted:
     """Rows with their states, made a recipe."""
 
-    def __init__(self, text: Text, states: list[State]) -> None:
-        self.text = text
+    def __init__(self, text: Text, states: list[State], post: Post) -> None:
+        self.text, self.post = text, post
         self.pairs = list(zip(text.rows, states, strict=True))
-        self.left_out: list[str] = []
+        self.left_out: list[str] = [*post.told_again]
         self.tips: list[str] = []
 
     def recipe(self) -> Recipe:
@@ -210,7 +212,9 @@ class _Sorted:
             ingredients=tuple(lines),
             steps=tuple(steps),
             yields=self.text.yields,
-            description=" ".join(line for line in before if title_of(line) != called_so),
+            description=" ".join(
+                line for line in (*self.post.description, *before) if title_of(line) != called_so
+            ),
             cook_s=labelled_s(self.text.times, "cook")
             or labelled_s(self.text.times, r"(?<!prep )(?<!total )\btime"),
             prep_s=labelled_s(self.text.times, "prep"),

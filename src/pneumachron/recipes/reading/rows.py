@@ -395,7 +395,7 @@ def may_be_title(row: Row) -> bool:
         not (row.look.clutter or row.bulleted)
         and row.heading in {None, "part"}
         and not row.plain.endswith((".", "?", ":"))
-        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and _speaks_of_meat(row)))
+        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and speaks_of_meat(row)))
         and len(row.plain) >= _LEAST_TITLE
         and not (WEIGHED.search(row.plain) and is_meat(row))
         and len(words) <= MOST_TITLE_WORDS
@@ -411,7 +411,8 @@ def may_end_as_a_sentence(row: Row) -> bool:
 _GREETS = re.compile(r"\W*(?:hey|hi|hello|hallo|hiya|dear|sure|ok|okay)\b", re.I)
 
 
-def _speaks_of_meat(row: Row) -> bool:
+def speaks_of_meat(row: Row) -> bool:
+    """Whether a line names a cut, an animal or a dish of one."""
     return is_meat(row) or bool(ABOUT_MEAT.search(row.plain) or A_DISH.search(row.plain))
 
 

@@ -41,6 +41,10 @@ _GAS = {
 """Gas marks in °C. Common practice."""
 
 
+LONG_HEAT_S = 45 * 60.0
+"""Shorter is no braise, and no smoke. Judgement."""
+
+
 @dataclass(frozen=True, slots=True)
 class Span:
     """A duration in a text, and where it stands in it, with times said in words as figures."""

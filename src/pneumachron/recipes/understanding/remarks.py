@@ -7,7 +7,7 @@ import re
 from collections.abc import Sequence
 
 from pneumachron.recipes.understanding.device import ASIDE
-from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.durations import LONG_HEAT_S, durations_in, temperatures_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
@@ -110,8 +110,6 @@ _ONCE_COOKED = any_of(
 """Beside the work, where a long heat was told before: a recipe may also begin so."""
 _THE_REST = re.compile(r"\bthe rest of\b", re.I)
 """“Pour over the rest of the stock” rests nothing."""
-_LONG_S = 45 * 60.0
-"""Shorter is no braise, and no smoke. Judgement."""
 
 
 def is_remark(sentence: str, *, cooked: bool) -> bool:
@@ -148,7 +146,7 @@ _PRESSURE = re.compile(r"(?<!stovetop )(?<!stove top )\bpressure[- ]cook|\bhigh 
 def tells_long_heat(text: str) -> bool:
     """Whether a sentence of a text says how long the meat is in the heat."""
     return any(
-        span.high_s >= _LONG_S
+        span.high_s >= LONG_HEAT_S
         for sentence in sentences_in(text) if _heats(_THE_REST.sub("", sentence))
         for span in durations_in(sentence)
     )  # fmt: skip
