@@ -77,6 +77,18 @@ READERS: dict[str, tuple[Callable[[int], str], int]] = {
     "amounts on one line": (lambda n: "Ribs\nFor 2    For 4\nLeek" + "    1 g" * n, 2_000),
     "scanned": (lambda n: "Ribs\n" + "l cup stock, 1O minutes\n" * n, 150),
     "boxes": (lambda n: "Ribs\n" + "▢\n1\ncup\nstock\n" * n, 150),
+    "lists with something said between": (
+        lambda n: "Ribs\n" + "1 leek\n2 onions\n3 plums\nthe market was nice\n" * n,
+        50,
+    ),
+    "recipes behind each other": (
+        lambda n: "".join(
+            f"\nPot {at}\n\n1 leek\n2 kg pork {at}\n3 plums\n\nBraise for 3 hours.\n"
+            for at in range(n)
+        ),
+        25,
+    ),
+    "told again": (lambda n: "Ribs\n" + "How to make it\nBraise for 3 hours.\n" * n, 100),
     "a template": (
         lambda n: "{{recipe}}\n|title = Ribs\n|ingredients =\n" + "* 1 cup stock\n" * n,
         150,

@@ -9,29 +9,26 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from itertools import takewhile
 
+from pneumachron.recipes.reading.food_lists import (
+    LEAST_FOODS,
+    LEAST_STEPS,
+    are_alike,
+    head_above,
+    is_counted,
+    is_whole,
+    is_work,
+    lists_in,
+    names_in,
+)
 from pneumachron.recipes.reading.row import Row
 from pneumachron.recipes.reading.rows import called, is_meat, may_be_title, speaks_of_meat
 from pneumachron.recipes.understanding.durations import LONG_HEAT_S, durations_in
-from pneumachron.recipes.understanding.ingredients import food_of
-from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.remarks import tells_long_heat
 
-_SURE_FOOD = 1.5
-"""How much a line with an amount looks like food that stands on a list. Judgement."""
-_SURE_WORK = 1.0
-"""How much a line looks like work. Judgement."""
-_LEAST_FOODS, _LEAST_STEPS = 3, 2
-"""Foods with an amount, and steps, of a whole recipe. Judgement."""
-_ALIKE = 0.6
-"""Part of the foods of the longer list that its copy names too. Judgement."""
-_MOST_OF_A_HEAD = 8
-"""Lines between the name on a card and its list: who wrote it, for how many. Judgement."""
 _LEAST_SAID = 6
 """Words of a sentence about the dish: “Feb 2, 2026” is none. Judgement."""
 _MOST_SAID = 3
 """Paragraphs below the title of a post that describe the dish. Judgement."""
-
-
 _HOW_TO = re.compile(r"(?:how (?:to|do (?:you|i))|so) (?:make|cook|prepare|wird)\b.{0,50}$", re.I)
 """“How to make red wine short ribs”, below the recipe for them."""
 _ONLY_OPENS = re.compile(r"(?:(?:the|full|print(?:able)?) )*recipe(?: card)?\W*$", re.I)
@@ -51,13 +48,13 @@ def card_of(rows: list[Row]) -> tuple[list[Row], Post]:
 
     All rows, and no post, when the text tells its recipe only once.
     """
-    lists = _lists_in(rows)
+    lists = lists_in(rows)
     for at, (begins, ends) in reversed(list(enumerate(lists))):
         following = lists[at + 1][0] if at + 1 < len(lists) else len(rows)
-        if not _is_whole(rows[begins:ends], rows[ends:following]):
+        if not is_whole(rows[begins:ends], rows[ends:following]):
             continue
         below, again = _told_below(rows, ends, following)
-        head = _head_above(rows, begins)
+        head = head_above(rows, begins)
         post = Post()
         card = rows[:ends]
         if _tells_it_too(rows[:head], rows[head:begins], rows[begins:ends]):
@@ -73,7 +70,7 @@ def _told_below(rows: list[Row], begins: int, ends: int) -> tuple[list[Row], lis
     stays: list[Row] = []
     again: list[Row] = []
     for section in _sections(rows[begins:ends]):
-        foods = section[0].heading == "ingredients" and not any(map(_is_counted, section))
+        foods = section[0].heading == "ingredients" and not any(map(is_counted, section))
         opens = section[0].heading == "steps" or _HOW_TO.match(section[0].plain)
         # the first heading of the steps opens those of the card
         done = _heats_in(stays)
@@ -103,96 +100,19 @@ def _heats_in(rows: list[Row]) -> set[float]:
     }
 
 
-def _lists_in(rows: list[Row]) -> list[tuple[int, int]]:
-    """From which row to which the lists with measured foods reach, with their headings."""
-    found: list[tuple[int, int]] = []
-    top = {
-        row.plain: at for at, row in reversed(list(enumerate(rows[:_MOST_OF_A_HEAD])))
-        if speaks_of_meat(row)
-    }  # fmt: skip
-    at = 0
-    while at < len(rows):
-        reach = at
-        # the name of the dish, told again, stands on the card
-        while reach < len(rows) and _may_be_listed(rows[reach]):
-            told_again = top.get(rows[reach].plain, reach) < reach
-            if reach > at and (told_again or rows[reach].heading == "ingredients"):
-                break
-            reach += 1
-        first = next((k for k in range(at, reach) if _is_counted(rows[k])), reach)
-        headed = (k for k in range(first - 1, at - 1, -1) if rows[k].heading == "ingredients")
-        first = next(headed, first)
-        if sum(map(_is_counted, rows[first:reach])) >= _LEAST_FOODS:
-            between = rows[found[-1][1] : first] if found else []
-            apart = any(_is_work(row) or row.heading in {"notes", "end"} for row in between)
-            if found and not apart:
-                apart = _are_alike(rows[slice(*found[-1])], rows[first:reach])
-            begins = first if apart or not found else found.pop()[0]
-            found.append((begins, reach))
-        at = max(reach, at + 1)
-    return found
-
-
-def _is_counted(row: Row) -> bool:
-    look = row.look
-    sure = look.has_amount and look.food > max(_SURE_FOOD, look.work)
-    return sure and row.heading is None and not look.clutter
-
-
-def _is_work(row: Row) -> bool:
-    return row.heading is None and row.look.work >= _SURE_WORK
-
-
-def _may_be_listed(row: Row) -> bool:
-    if row.heading is not None:
-        return row.heading in {"part", "ingredients"}
-    return row.look.clutter or row.look.food > max(row.look.work, 0.0)
-
-
-def _is_whole(foods: list[Row], below: list[Row]) -> bool:
-    """Whether a list has a meat, and the work below it how long that cooks."""
-    work = [row for row in below if _is_work(row)]
-    cooked = any(tells_long_heat(row.plain) for row in work)
-    return any(map(is_meat, foods)) and cooked and len(work) >= _LEAST_STEPS
-
-
-def _head_above(rows: list[Row], begins: int) -> int:
-    """Where the card begins: with the name of the dish, some lines above its first food."""
-    labels = begins
-    for at in range(begins - 1, max(begins - _MOST_OF_A_HEAD, 0) - 1, -1):
-        row = rows[at]
-        if row.heading in {"notes", "end"} or row.look.work >= _SURE_WORK:
-            break
-        if may_be_title(row) and speaks_of_meat(row):
-            return at
-        if labels == at + 1 and (row.heading or row.look.clutter or may_be_title(row)):
-            labels = at
-    return labels
-
-
 def _tells_it_too(above: list[Row], head: list[Row], foods: list[Row]) -> bool:
     """Whether what stands above a card tells the same work, or lists the same foods."""
-    counted = [row for row in above if _is_counted(row)]
-    if len(counted) >= _LEAST_FOODS:
-        return _are_alike(counted, foods)
+    counted = [row for row in above if is_counted(row)]
+    if len(counted) >= LEAST_FOODS:
+        return are_alike(names_in(counted), names_in(foods))
     if any(map(is_meat, counted)):
         return False
     opened = any(row.heading in {"ingredients", "steps"} for row in above)
-    work = [row for row in above if _is_work(row)]
+    work = [row for row in above if is_work(row)]
     # “Ready in 3 hours” is no work
-    cooked = len(work) >= _LEAST_STEPS and any(tells_long_heat(row.plain) for row in work)
+    cooked = len(work) >= LEAST_STEPS and any(tells_long_heat(row.plain) for row in work)
     named = {row.plain for row in above if speaks_of_meat(row)}
     return opened or cooked or any(row.plain in named for row in head)
-
-
-def _are_alike(first: list[Row], second: list[Row]) -> bool:
-    one, other = ({_name(row) for row in rows if _is_counted(row)} for rows in (first, second))
-    return len(one & other) >= _ALIKE * max(len(one), len(other))
-
-
-def _name(row: Row) -> str:
-    name = read_line(row.plain).name
-    return food_of(name).words or name
 
 
 def _cut(rows: list[Row], head: int, begins: int) -> tuple[list[Row], Post]:

@@ -11,7 +11,7 @@ Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
 _ASKS = r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(what to )?buy)"
 _INGREDIENTS = re.compile(
-    r"^(the )?((?:key |main )?ingredients?"
+    r"^(the )?(ingredients?"
     r"( list| needed| (?:that )?(?:you(?:['’]ll| will)?|i) (?:need|use))?"
     rf"|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
     r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
@@ -130,6 +130,7 @@ TIMES = re.compile(
     r"|^(?:from )?start to finish\s*:|\bhands[- ]on(?: time)?:?\s*\d|\bin the oven\s*:\s*\d"
     r"|^(?:total |active |cooking |overall )?time\s*:\s*\d"
     r"|^\d[\d ./½¼¾–-]{0,8}(?:min\w*|hrs?|hours?|h)\.? (?:prep|active|hands[- ]on)\b"
+    r"(?!.{0,60}\b(?:low|high)\b)"
     r"|\b(?:zubereitungs|gar|koch|brat|schmor|vorbereitungs|arbeits|gesamt)zeit\s*:",
     re.I,
 )

@@ -55,6 +55,7 @@ from pneumachron.recipes.reading.rows import (
     may_end_as_a_sentence,
     name_sections,
 )
+from pneumachron.recipes.reading.several import recipes_in, with_mixtures_as_parts
 from pneumachron.recipes.reading.tidied import tidied
 from pneumachron.recipes.reading.titles import question, title_of
 from pneumachron.recipes.reading.unfolding import later_part, unfolded
@@ -67,27 +68,63 @@ MAX_ROWS = 4_000
 """Lines with words of a page; a long one with all its comments has some hundreds. Judgement."""
 
 
-def read_plain(text: str) -> Recipe:
-    """A recipe from pasted text."""
-    return _sorted(with_nested_parts(tidied(text)))
+def read_plain(text: str) -> list[Recipe]:
+    """The recipes in a pasted text, the one for a cooker first."""
+    return _recipes(with_nested_parts(tidied(text)))
 
 
-def read_markdown(text: str) -> Recipe:
-    """A recipe from Markdown: its emphasis and links are words, its lists are lines."""
-    return _sorted(markdown_lines(text))
+def read_markdown(text: str) -> list[Recipe]:
+    """Those of Markdown: its emphasis and links are words, its lists are lines."""
+    return _recipes(markdown_lines(text))
 
 
-def _sorted(lines: Iterator[str]) -> Recipe:
-    text, gap = Text(), False
+def _recipes(lines: Iterator[str]) -> list[Recipe]:
+    """What the other recipes say is left out of the first, so that nothing is lost."""
+    taken = list(_with_gaps(lines))
+    text = _text_of(taken)
+    found = recipes_in(text.rows)
+    if not found:
+        return [_sorted(text)]
+    texts = [_text_of(_lines_of(taken, text.rows, *reach)) for reach in found]
+    first, *others = map(_sorted, texts)
+    ends = {row.line for row in text.rows[slice(*found[0])]}
+    outside = [row.plain for row in text.rows if row.line not in ends]
+    left_out = (*first.left_out, *outside)[:MAX_LINES]
+    return [replace(first, left_out=left_out), *others]
+
+
+def _lines_of(
+    taken: list[tuple[str, bool]], rows: list[Row], begins: int, ends: int
+) -> list[tuple[str, bool]]:
+    """The lines that rows come from, with the yields and times among them."""
+    last = rows[ends].line if ends < len(rows) else len(taken)
+    return taken[rows[begins].line : last]
+
+
+def _with_gaps(lines: Iterator[str]) -> Iterator[tuple[str, bool]]:
+    """Each line with words, and whether an empty line stands above it."""
+    gap, count = False, 0
     for raw in (part for line in with_their_values(lines) for part in unfolded(line)):
         line = joined_cells(raw.strip())
         if line.strip(" -_=*#"):
-            text.take(line, after_gap=gap)
+            count += 1
+            if count > MAX_ROWS:
+                raise UnreadableError("too_many_lines", most=MAX_ROWS)
+            yield line, gap
             gap = False
         gap = gap or not line
-        if len(text.rows) > MAX_ROWS:
-            raise UnreadableError("too_many_lines", most=MAX_ROWS)
-    text.rows, post = card_of(text.rows)
+
+
+def _text_of(lines: list[tuple[str, bool]]) -> Text:
+    text = Text()
+    for at, (line, gap) in enumerate(lines):
+        text.take(line, after_gap=gap, at=at)
+    return text
+
+
+def _sorted(text: Text) -> Recipe:
+    """A text that holds one recipe."""
+    text.rows, post = card_of(with_mixtures_as_parts(text.rows))
     name_sections(text.rows)
     states = _with_later_parts(text.rows, states_of(text.rows))
     text.rows, states = _with_told_parts(text.rows, states)

@@ -33,6 +33,7 @@ from pneumachron.recipes.reading.served import with_what_is_served
 from pneumachron.recipes.reading.titles import title_by_its_meat
 from pneumachron.recipes.reading.wrapping import without_wraps
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.sentences import NO_END
 
 MAX_PAGE_TAGS = 30_000
@@ -64,10 +65,18 @@ def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
     kind, recipes = _read(text, name)
     if len(recipes) > 1:
         remarks.append(Message("remark-several_recipes", {"count": len(recipes)}))
-    recipe = _bounded(with_what_is_served(recipes[0])) if recipes else None
+    recipe = _bounded(with_what_is_served(_for_a_cooker(recipes))) if recipes else None
     if recipe is None or not (recipe.ingredients or recipe.steps):
         raise UnreadableError("no_recipe")
     return ReadRecipe(recipe, kind, tuple(remarks))
+
+
+def _for_a_cooker(recipes: list[Recipe]) -> Recipe:
+    """The first of several that has a meat; the first where none has."""
+    meaty = (
+        each for each in recipes if any(food_of(line).kind == "meat" for line in each.ingredients)
+    )
+    return next(meaty, recipes[0])
 
 
 def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
@@ -80,12 +89,12 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
         if text.count("<") > MAX_PAGE_TAGS:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
-        return "html", marked or [read_plain(_laid_out(words_of_page(text)))]
+        return "html", marked or read_plain(_laid_out(words_of_page(text)))
     text = _laid_out(with_fields_named(text))
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
-        return "markdown", [read_markdown(text)]
-    return "text", [read_plain(text)]
+        return "markdown", read_markdown(text)
+    return "text", read_plain(text)
 
 
 _JSON = re.compile(r"\s*(?:\{(?!\{\w)|\[(?!\s*[a-z/!*_-]))", re.I)

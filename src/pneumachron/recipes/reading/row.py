@@ -23,6 +23,8 @@ class Row:
     bulleted: bool = False
     opens_food: bool = False
     """Food stands under it, and something that may be the title before it."""
+    line: int = 0
+    """Which line of the text it comes from."""
     names_it: bool = False
     """The first line names the meat that is listed further down: a title."""
     after_gap: bool = False

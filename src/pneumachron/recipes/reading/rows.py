@@ -44,17 +44,20 @@ class Text:
     """Of a thread, whatever it names."""
     _is_beside_times: bool = False
 
-    def take(self, line: str, *, after_gap: bool = False) -> None:
+    def take(self, line: str, *, after_gap: bool = False, at: int = 0) -> None:
         """One line; yield, times and empty labels are no rows.
 
         Parameters
         ----------
         after_gap : an empty line stands above it
+        at : which line of the text it is
         """
         before = len(self.rows)
         self._take(line)
         if len(self.rows) > before:
             self.rows[before].after_gap = after_gap
+            for row in self.rows[before:]:
+                row.line = at
 
     def _take(self, line: str) -> None:
         cells = None if self.rows else _TITLE_CELL.match(line)

@@ -439,5 +439,5 @@ error-row_plan_nested = In the plan, something is nested too deeply.
 error-row_plan_no_json = The plan is no JSON.
 error-row_plan_at = The plan cannot be read at { $where }.
 
-remark-several_recipes = There are { PLAIN($count) } recipes in it; this is the first.
+remark-several_recipes = There are { PLAIN($count) } recipes in it. This one was read; to convert another, paste it alone.
 remark-not_utf8 = Its letters were not UTF-8. Check them.
