@@ -99,3 +99,23 @@ def test_times_stand_before_or_behind_their_label(line: str, prep_s: float, cook
     recipe = read_recipe(f"{TITLE}\n{line}\n\n{foods}\n\n{steps}\n".encode()).recipe
     assert (recipe.prep_s, recipe.cook_s) == (prep_s, cook_s)
     assert line not in recipe.description
+
+
+def test_a_meat_that_looks_like_work_stays_on_its_list() -> None:
+    """“Plate short ribs”, first below the heading: the list begins with it."""
+    foods = ("Plate short ribs, one rack (5 lbs)", *FOODS[1:])
+    text = "\n".join(("Dino ribs", "", "You need", "", *foods, "", "Method", "", *STEPS))
+    assert read_recipe(text.encode()).recipe.ingredients == foods
+
+
+def test_a_post_in_german() -> None:
+    post = (
+        "Geschmorte Rippchen\n\nWas ihr braucht\n\nSchweinerippchen – frisch\nMost – trocken\n\n"
+        "So geht's Schritt für Schritt\n\nSchritt 1: Rippchen salzen und anbraten.\n"
+        "Schritt 2: Zugedeckt bei 160 Grad 2 Stunden im Ofen schmoren.\n\n"
+    )
+    foods = ("1,5 kg dicke Rippe vom Schwein", "2 TL Salz", "2 Zwiebeln", "400 ml Apfelmost")
+    steps = ("Die Rippe salzen und anbraten.", "Mit Most bei 160 °C 2 Stunden im Ofen schmoren.")
+    card = "\n".join(("Zutaten", *foods, "", "Zubereitung", *steps))
+    recipe = read_recipe(f"{post}Geschmorte Rippchen\n\n{card}\n".encode()).recipe
+    assert (recipe.ingredients, recipe.steps) == (foods, steps)

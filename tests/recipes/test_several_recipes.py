@@ -8,6 +8,7 @@ import json
 import pytest
 
 from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.understand import understand
 
 Told = tuple[str, tuple[str, ...], tuple[str, ...]]
 PORK: Told = (
@@ -103,3 +104,18 @@ def test_of_several_on_a_page_the_one_with_a_meat_is_read() -> None:
     read = read_recipe(json.dumps({"@graph": nodes}).encode())
     assert read.recipe.title == PORK[0]
     assert [each.code for each in read.remarks] == ["remark-several_recipes"]
+
+
+def test_everything_under_the_heading_of_a_rub_is_the_rub() -> None:
+    """“Stir everything together” does not stir the mustard that the meat is slathered with."""
+    rub = (RUB[0], RUB[1], ("Stir everything together.",))
+    butt: Told = (
+        "Pulled pork",
+        ("8 lb bone-in pork butt", "1/4 cup yellow mustard", "1/2 cup apple juice"),
+        ("Slather the butt with mustard and coat with the rub.", "Smoke at 225°F for 10 hours."),
+    )
+    recipe = read_recipe("\n".join(map(headed, (butt, rub))).encode()).recipe
+    told = next(text for text in understand(recipe).said if "everything" in text)
+    assert "paprika" in told
+    assert "mustard" not in told
+    assert "juice" not in told

@@ -72,6 +72,7 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
 _STIRRED_IN = any_of(
     r"\b(?:whisk|stir|mix|combine)\b[^.;]*\b(?:ketchup|preserves|jam)\b[^.;]*\bmustard\b",
     r"\b(?:whisk|stir) in (?:the |a )?[^.;]{0,30}\bmustard\b",
+    r"\bsenf\b[^.;]{0,30}\b(?:ein|unter)r(?:ü|ue)hren\b",
     r"\b(pour|add|stir|whisk|tip|mix|combine)\b.*"
     r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b",
 )

@@ -3,7 +3,7 @@
 from itertools import islice
 
 from pneumachron.recipes.reading.row import Row
-from pneumachron.recipes.reading.rows import is_meat, may_be_title, speaks_of_meat
+from pneumachron.recipes.reading.rows import WEIGHED, may_be_title, speaks_of_meat
 from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.remarks import tells_long_heat
@@ -42,8 +42,7 @@ def lists_in(rows: list[Row]) -> list[tuple[int, int]]:
                 break
             reach += 1
         first = next((k for k in range(at, reach) if is_counted(rows[k])), reach)
-        headed = (k for k in range(first - 1, at - 1, -1) if rows[k].heading == "ingredients")
-        first = next(headed, first)
+        first = _heading_above(rows, first, top)
         if sum(map(is_counted, rows[first:reach])) >= LEAST_FOODS:
             between = rows[found[-1][1] : first] if found else []
             apart = any(is_work(row) or row.heading in {"notes", "end"} for row in between)
@@ -55,6 +54,20 @@ def lists_in(rows: list[Row]) -> list[tuple[int, int]]:
                 names = own
         at = max(reach, at + 1)
     return found
+
+
+def _heading_above(rows: list[Row], first: int, top: dict[str, int]) -> int:
+    """The heading of a list, which a food that looks like none may part from the others.
+
+    “Plate short ribs, one rack”, first below “You need”.
+    """
+    for at in range(first - 1, max(first - _MOST_OF_A_HEAD, 0) - 1, -1):
+        row = rows[at]
+        if row.heading == "ingredients":
+            return at
+        if row.heading not in {None, "part"} or top.get(row.plain, at) < at:
+            break
+    return first
 
 
 def is_counted(row: Row) -> bool:
@@ -79,7 +92,13 @@ def is_whole(foods: list[Row], below: list[Row]) -> bool:
     """Whether a list has a meat, and the work below it how long that cooks."""
     work = [row for row in below if is_work(row)]
     cooked = any(tells_long_heat(row.plain) for row in work)
-    return any(map(is_meat, foods)) and cooked and len(work) >= LEAST_STEPS
+    return any(map(_is_the_meat, foods)) and cooked and len(work) >= LEAST_STEPS
+
+
+def _is_the_meat(row: Row) -> bool:
+    """A cut, or what is called by its animal and is no other food: beef broth is none."""
+    kind = food_of(read_line(row.plain).name).kind
+    return kind == "meat" or (kind == "unknown" and speaks_of_meat(row))
 
 
 def head_above(rows: list[Row], begins: int) -> int:
@@ -87,9 +106,12 @@ def head_above(rows: list[Row], begins: int) -> int:
     labels = begins
     for at in range(begins - 1, max(begins - _MOST_OF_A_HEAD, 0) - 1, -1):
         row = rows[at]
-        if row.heading in {"notes", "end"} or row.look.work >= _SURE_WORK:
+        # “Rub” alone is a name, and no work
+        works = row.look.work >= _SURE_WORK and len(row.plain.split()) > 1
+        if row.heading in {"notes", "end"} or works:
             break
-        if may_be_title(row) and speaks_of_meat(row):
+        listed = WEIGHED.search(row.plain) is not None
+        if may_be_title(row) and speaks_of_meat(row) and not listed:
             return at
         if labels == at + 1 and (row.heading or row.look.clutter or may_be_title(row)):
             labels = at

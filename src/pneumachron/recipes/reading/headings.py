@@ -9,7 +9,10 @@ from pneumachron.recipes.understanding.patterns import PICTURE, any_of
 
 Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
-_ASKS = r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(what to )?buy)"
+_ASKS = (
+    r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(what to )?buy"
+    r"|was (?:ihr|du|man|sie|wir) (?:daf(?:ü|ue)r )?(?:braucht|brauchst|brauchen|ben(?:ö|oe)tigt?))"
+)
 _INGREDIENTS = re.compile(
     r"^(the )?(ingredients?"
     r"( list| needed| (?:that )?(?:you(?:['’]ll| will)?|i) (?:need|use))?"
@@ -20,7 +23,7 @@ _INGREDIENTS = re.compile(
 )
 _STEPS = re.compile(
     r"^(the )?(do|(?:\d-\d-\d )?method!?|directions?|instructions?|steps?|preparation|procedure|"
-    r"what (to|you|u|we|i|you['’]ll) do|do this|plan|so geht['’]s|"
+    r"what (to|you|u|we|i|you['’]ll) do|do this|plan|so geht['’]s(?: schritt f(?:ü|ue)r schritt)?|"
     r"here['’]s how|how|step[- ]by[- ]step(?: (?:guide|instructions|photos|pictures))?|"
     r"the (doing|making)|"
     r"(what|how) (i|we) did( it)?|"

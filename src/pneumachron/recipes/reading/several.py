@@ -5,7 +5,7 @@ potatoes are a recipe for themselves.
 """
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import combinations
 
 from pneumachron.recipes.reading.food_lists import (
@@ -116,6 +116,9 @@ def with_mixtures_as_parts(rows: list[Row]) -> list[Row]:
         until = next((at for at in range(each.ends, each.until) if _leaves(rows[at])), each.until)
         part = [row for row in rows[each.head : until] if _stays(row)]
         part[0].heading = "part"
+        for row in rows[each.ends : until]:
+            # “1. Stir everything together” is no food
+            row.look = replace(row.look, food=min(row.look.food, 0.0))
         taken[:0] = part
         del kept[each.head : until]
     last = kept.index(rows[main.ends - 1]) + 1

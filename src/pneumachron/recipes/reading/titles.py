@@ -40,7 +40,7 @@ _TOLD_FIRST = re.compile(
 """“Certainly! Here's a simple recipe for smoked pork shoulder you can make …”."""
 MEAT_WORD = (
     r"\b(?:pork|beef|ribs?|spareribs|brisket|wings?|shoulder|butt"
-    r"|\w{0,12}ripp(?:chen|en)|(?:schweine|rinder)\w{3,12})\b"
+    r"|\w{0,12}ripp(?:e|chen|en)|schwein\w{0,12}|rinder\w{3,12}|rind)\b"
 )
 ABOUT_MEAT = re.compile(MEAT_WORD, re.I)
 A_DISH = re.compile(

@@ -1,9 +1,10 @@
 """Steps that count their ingredients instead of naming them: “mix the next 5 ingredients”."""
 
 import re
+from functools import partial
 from itertools import takewhile
 
-from pneumachron.recipes.model import Part
+from pneumachron.recipes.model import Part, Section
 from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient, Kind
 from pneumachron.recipes.understanding.number_words import of_one_powder
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -45,7 +46,10 @@ MOST_NAMES = 30
 
 
 def spelled_out(
-    steps: tuple[str, ...], ingredients: tuple[Ingredient, ...], parts: tuple[Part, ...] = ()
+    steps: tuple[str, ...],
+    ingredients: tuple[Ingredient, ...],
+    parts: tuple[Part, ...] = (),
+    sections: tuple[Section, ...] = (),
 ) -> tuple[str, ...]:
     """The steps with the names in place of the count, as many steps as before.
 
@@ -71,7 +75,8 @@ def spelled_out(
                 named = [item for item in named if _may_be_served(item, told)]
             left = _names(_but(named, rest))
             text = f"{text[: rest.end()]} ({left}){text[rest.end() :]}"
-        text = _ALL.sub(lambda found: _everything(found, foods, parts), text, count=1)
+        own = _mixture_of(row, parts, sections)
+        text = _ALL.sub(partial(_everything, foods, parts, own), text, count=1)
         found.append(text)
     return tuple(found)
 
@@ -92,20 +97,31 @@ _POWDER_OF = re.compile(
 )
 
 
-def _everything(found: re.Match[str], foods: list[Ingredient], parts: tuple[Part, ...]) -> str:
+def _mixture_of(
+    row: int, parts: tuple[Part, ...], sections: tuple[Section, ...]
+) -> tuple[int, ...]:
+    """The foods of the rub or the sauce under whose heading a step stands."""
+    above = [section.name for section in sections if section.first <= row]
+    own = (part for part in parts if above and part.name == above[-1] and part.role != "main")
+    return next((part.lines for part in own), ())
+
+
+def _everything(
+    foods: list[Ingredient], parts: tuple[Part, ...], own: tuple[int, ...], found: re.Match[str]
+) -> str:
     """All foods; of “for the cream, mix everything” only those under that heading."""
     sentence = _ENDS_A_SENTENCE.split(found.string[: found.start()])[-1].lower()
-    rows = {
+    rows = set(own) or {
         row for part in parts
         if _is_told_of(sentence, _HEADING.sub("", part.name).strip(" :").lower())
         for row in part.lines
     }  # fmt: skip
     beside = {row for part in parts if part.role == "beside" for row in part.lines}
-    own = [item for item in foods if item.index in rows]
+    named = [item for item in foods if item.index in rows]
     # “blend everything” is not about the pickled onions, nor what stands on the table
     beside |= _toppings(foods)
-    own = own or [item for item in foods if item.index not in beside] or foods
-    return f"{found[0]} ({_names(_but(own, found))})"
+    named = named or [item for item in foods if item.index not in beside] or foods
+    return f"{found[0]} ({_names(_but(named, found))})"
 
 
 def _toppings(foods: list[Ingredient]) -> set[int]:

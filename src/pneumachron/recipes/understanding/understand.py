@@ -150,7 +150,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
     plain = tuple(map(spelled_right, way.steps))
-    said = spelled_out(plain, ingredients, recipe.parts)
+    said = spelled_out(plain, ingredients, recipe.parts, recipe.sections)
     return Understood(
         recipe=recipe,
         ingredients=ingredients,
