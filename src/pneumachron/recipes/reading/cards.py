@@ -7,13 +7,14 @@ and the steps. Read together, they are one recipe with everything done twice.
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from itertools import takewhile
+from itertools import pairwise, takewhile
 
 from pneumachron.recipes.reading.food_lists import (
     LEAST_FOODS,
     LEAST_STEPS,
     are_alike,
     head_above,
+    is_among,
     is_counted,
     is_whole,
     is_work,
@@ -29,7 +30,7 @@ _LEAST_SAID = 6
 """Words of a sentence about the dish: “Feb 2, 2026” is none. Judgement."""
 _MOST_SAID = 3
 """Paragraphs below the title of a post that describe the dish. Judgement."""
-_HOW_TO = re.compile(r"(?:how (?:to|do (?:you|i))|so) (?:make|cook|prepare|wird)\b.{0,50}$", re.I)
+_HOW_TO = re.compile(r"(?:how (?:to|do (?:you|i)) (?:make|cook|prepare)|so wird)\b.{0,50}$", re.I)
 """“How to make red wine short ribs”, below the recipe for them."""
 _ONLY_OPENS = re.compile(r"(?:(?:the|full|print(?:able)?) )*recipe(?: card)?\W*$", re.I)
 """“The recipe”, above a card without a name."""
@@ -103,10 +104,12 @@ def _heats_in(rows: list[Row]) -> set[float]:
 def _tells_it_too(above: list[Row], head: list[Row], foods: list[Row]) -> bool:
     """Whether what stands above a card tells the same work, or lists the same foods."""
     counted = [row for row in above if is_counted(row)]
+    names, own = names_in(counted), names_in(foods)
     if len(counted) >= LEAST_FOODS:
-        return are_alike(names_in(counted), names_in(foods))
-    if any(map(is_meat, counted)):
-        return False
+        return is_among(names, own) if any(map(is_meat, counted)) else are_alike(names, own)
+    strays = [is_counted(row) and not names_in([row]) <= own for row in above]
+    if any(map(all, pairwise(strays))):
+        return False  # a rub of two foods, which no card lists
     opened = any(row.heading in {"ingredients", "steps"} for row in above)
     work = [row for row in above if is_work(row)]
     # “Ready in 3 hours” is no work

@@ -42,7 +42,7 @@ def lists_in(rows: list[Row]) -> list[tuple[int, int]]:
                 break
             reach += 1
         first = next((k for k in range(at, reach) if is_counted(rows[k])), reach)
-        first = _heading_above(rows, first, top)
+        first = _heading_above(rows, first, top, found[-1][1] if found else 0)
         if sum(map(is_counted, rows[first:reach])) >= LEAST_FOODS:
             between = rows[found[-1][1] : first] if found else []
             apart = any(is_work(row) or row.heading in {"notes", "end"} for row in between)
@@ -56,12 +56,12 @@ def lists_in(rows: list[Row]) -> list[tuple[int, int]]:
     return found
 
 
-def _heading_above(rows: list[Row], first: int, top: dict[str, int]) -> int:
+def _heading_above(rows: list[Row], first: int, top: dict[str, int], least: int) -> int:
     """The heading of a list, which a food that looks like none may part from the others.
 
     “Plate short ribs, one rack”, first below “You need”.
     """
-    for at in range(first - 1, max(first - _MOST_OF_A_HEAD, 0) - 1, -1):
+    for at in range(first - 1, max(first - _MOST_OF_A_HEAD, least) - 1, -1):
         row = rows[at]
         if row.heading == "ingredients":
             return at
@@ -92,10 +92,10 @@ def is_whole(foods: list[Row], below: list[Row]) -> bool:
     """Whether a list has a meat, and the work below it how long that cooks."""
     work = [row for row in below if is_work(row)]
     cooked = any(tells_long_heat(row.plain) for row in work)
-    return any(map(_is_the_meat, foods)) and cooked and len(work) >= LEAST_STEPS
+    return any(map(is_the_meat, foods)) and cooked and len(work) >= LEAST_STEPS
 
 
-def _is_the_meat(row: Row) -> bool:
+def is_the_meat(row: Row) -> bool:
     """A cut, or what is called by its animal and is no other food: beef broth is none."""
     kind = food_of(read_line(row.plain).name).kind
     return kind == "meat" or (kind == "unknown" and speaks_of_meat(row))

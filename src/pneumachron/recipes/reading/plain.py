@@ -90,7 +90,9 @@ def _recipes(lines: Iterator[str]) -> list[Recipe]:
     ends = {row.line for row in text.rows[slice(*found[0])]}
     outside = [row.plain for row in text.rows if row.line not in ends]
     left_out = (*first.left_out, *outside)[:MAX_LINES]
-    return [replace(first, left_out=left_out), *others]
+    # who wrote the page wrote all of them
+    author, source = first.author or text.author, first.source or text.source
+    return [replace(first, left_out=left_out, author=author, source=source), *others]
 
 
 def _lines_of(

@@ -11,6 +11,7 @@ from itertools import combinations
 from pneumachron.recipes.reading.food_lists import (
     head_above,
     is_among,
+    is_the_meat,
     is_whole,
     is_work,
     lists_in,
@@ -27,6 +28,16 @@ _MIXTURE = re.compile(
     re.I,
 )
 """What is made for another dish, by its name."""
+_SERVED_WITH = re.compile(r"\b(?:with|in|and|on|for)\b|[&+]", re.I)
+"""“Ribs with peach glaze” is no glaze."""
+_FOR_THE = re.compile(r"^for (?:the|your)\b", re.I)
+_STAGE = re.compile(
+    r"^(?:day|stage|part|phase|step|tag|teil)\b"
+    r"|^(?:on )?(?:the )?(?:night|evening|day|next|following)\b"
+    r"|^am (?:vor|n(?:ä|ae)chsten )?tag\b",
+    re.I,
+)
+"""“Day two: the braise” goes on with what was begun."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,7 +58,9 @@ def recipes_in(rows: list[Row]) -> list[tuple[int, int]]:
     Nothing, when there is only one.
     """
     listed = _listed_in(rows)
-    apart = [each for each in listed if not _MIXTURE.search(each.name)]
+    apart = [each for each in listed if not _is_mixture(rows, each)]
+    if any(_STAGE.match(each.name) for each in listed):
+        return []
     names = [names_in(rows[each.begins : each.ends]) for each in apart]
     told_twice = any(is_among(*pair) for pair in combinations(names, 2))
     if len(apart) < _LEAST or told_twice:
@@ -89,6 +102,13 @@ def _listed_in(rows: list[Row]) -> list[_Listed]:
     return found
 
 
+def _is_mixture(rows: list[Row], each: _Listed) -> bool:
+    """A list without a meat, named for what it is or for what it is made."""
+    first = _SERVED_WITH.split(each.name)[0]
+    named = _MIXTURE.search(first) or _FOR_THE.match(each.name)
+    return named is not None and not any(map(is_the_meat, rows[each.begins : each.ends]))
+
+
 def _may_name(row: Row) -> bool:
     return may_be_title(row) and not yield_in(row.plain)
 
@@ -106,7 +126,7 @@ _LEAST_NAMED = 2
 def with_mixtures_as_parts(rows: list[Row]) -> list[Row]:
     """A sauce with its own “Ingredients” and “Method” as a part behind the steps."""
     listed = _listed_in(rows)
-    mixtures = [each for each in listed if _MIXTURE.search(each.name)]
+    mixtures = [each for each in listed if _is_mixture(rows, each)]
     if not mixtures or len(mixtures) == len(listed):
         return rows
     main = next(each for each in listed if each not in mixtures)
