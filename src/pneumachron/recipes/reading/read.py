@@ -65,18 +65,17 @@ def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
     kind, recipes = _read(text, name)
     if len(recipes) > 1:
         remarks.append(Message("remark-several_recipes", {"count": len(recipes)}))
-    recipe = _bounded(with_what_is_served(_for_a_cooker(recipes))) if recipes else None
+    recipe = _bounded(with_what_is_served(recipes[0])) if recipes else None
     if recipe is None or not (recipe.ingredients or recipe.steps):
         raise UnreadableError("no_recipe")
     return ReadRecipe(recipe, kind, tuple(remarks))
 
 
-def _for_a_cooker(recipes: list[Recipe]) -> Recipe:
-    """The first of several that has a meat; the first where none has."""
-    meaty = (
-        each for each in recipes if any(food_of(line).kind == "meat" for line in each.ingredients)
+def _meat_first(recipes: list[Recipe]) -> list[Recipe]:
+    """Of several on a page those with a meat first, each kind in their order."""
+    return sorted(
+        recipes, key=lambda each: all(food_of(line).kind != "meat" for line in each.ingredients)
     )
-    return next(meaty, recipes[0])
 
 
 def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
@@ -84,12 +83,12 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
         data = loads(text)
         if data is None:
             raise UnreadableError("broken_json")
-        return "jsonld", [to_recipe(node) for node in recipes_in(data)]
+        return "jsonld", _meat_first([to_recipe(node) for node in recipes_in(data)])
     if _PAGE.search(text.lstrip()):
         if text.count("<") > MAX_PAGE_TAGS:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
-        return "html", marked or read_plain(_laid_out(words_of_page(text)))
+        return "html", _meat_first(marked) or read_plain(_laid_out(words_of_page(text)))
     text = _laid_out(with_fields_named(text))
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
