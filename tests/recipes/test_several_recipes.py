@@ -7,8 +7,11 @@ import json
 
 import pytest
 
+from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN
+from tests.text.words import words
 
 Told = tuple[str, tuple[str, ...], tuple[str, ...]]
 PORK: Told = (
@@ -115,7 +118,11 @@ def test_everything_under_the_heading_of_a_rub_is_the_rub() -> None:
         ("Slather the butt with mustard and coat with the rub.", "Smoke at 225°F for 10 hours."),
     )
     recipe = read_recipe("\n".join(map(headed, (butt, rub))).encode()).recipe
-    told = next(text for text in understand(recipe).said if "everything" in text)
+    understood = understand(recipe)
+    told = next(text for text in understood.said if "everything" in text)
     assert "paprika" in told
     assert "mustard" not in told
     assert "juice" not in told
+    steps = [(step.kind, words(step)) for step in convert(understood, KITCHEN).steps]
+    mixed = next(at for at, (_, text) in enumerate(steps) if "Stir everything" in text)
+    assert mixed < next(at for at, (kind, _) in enumerate(steps) if kind == "season")

@@ -66,7 +66,8 @@ def worded(
     rubbed = next(
         (row for row, theme in enumerate(themes) if theme in {"season", "marinate"}), None
     )
-    early = index < min(understood.cooking.steps, default=0)
+    rub = _mixes_a_rub(understood, index)
+    early = rub or index < min(understood.cooking.steps, default=0)
     before = early or (index in understood.cooking.steps and not after)
     return OwnWords(
         text.rstrip(" ;,"),
@@ -75,11 +76,20 @@ def worded(
         or _SAUCE_FIRST.match(text) is not None,
         before_heat=before,
         before_rub=early
-        and ((rubbed is not None and index < rubbed) or _NIGHT_BEFORE.match(text) is not None),
+        and (
+            rub or (rubbed is not None and index < rubbed) or _NIGHT_BEFORE.match(text) is not None
+        ),
         serves=(themes[index] == "serve" or is_of_leftovers(text))
         and not (early or _MEANWHILE.match(text)),
         at_first=before and (fried is None or index < fried),
     )
+
+
+def _mixes_a_rub(understood: Understood, index: int) -> bool:
+    """A step under the heading of a rub that stands behind the recipe for the meat."""
+    recipe, heat = understood.recipe, max(understood.cooking.steps, default=index)
+    above = [section for section in recipe.sections if heat < section.first <= index]
+    return any(part.role == "rub" and part.name == above[-1].name for part in recipe.parts if above)
 
 
 _NIGHT_BEFORE = re.compile(r"\W*the (?:night|evening|day) before\b", re.I)
