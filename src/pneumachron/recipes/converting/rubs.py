@@ -6,6 +6,7 @@ from itertools import pairwise
 
 from pneumachron.recipes.converting.parts import HEADING_WORDS
 from pneumachron.recipes.converting.pot_work import WET
+from pneumachron.recipes.converting.put_on import put_on
 from pneumachron.recipes.converting.seasoning import SEASONED, SEASONED_TOO, binders_in_the_pot
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
@@ -110,11 +111,13 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     }  # fmt: skip
     mixed = _mixed_to_rub(understood, early) | _herbs_rubbed_on(understood, early)
     rub |= mixed
-    stirred = _stirred_spices(understood, early, named | rub) - mixed
+    dry_on = put_on(understood, early)
+    stirred = _stirred_spices(understood, early, named | rub) - mixed - dry_on
     slathered = _slathered(understood, early)
     named |= (
         rub
         | slathered
+        | dry_on
         | {item.index for item in understood.ingredients if _BINDS.search(item.line.raw)}
     )
     all_spices = plain or bool(re.search(said, text))

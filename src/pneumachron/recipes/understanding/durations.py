@@ -220,7 +220,18 @@ def temperatures_in(text: str) -> tuple[Degrees, ...]:
         found += _by_place(plain, found)
     elif "@" in plain:  # "@ 225 until 165° inside"
         found += [item for item in _by_place(plain, found) if "@" in plain[: item.start][-2:]]
+    else:  # "bake at 300 for about 4 hours, to 200 °F inside"
+        found += [
+            item for item in _by_place(plain, found)
+            if _COOKED_AT.search(plain, 0, item.start) and _SO_LONG.match(plain, item.end)
+        ]  # fmt: skip
     return tuple(sorted(found, key=lambda item: item.start))
+
+
+_COOKED_AT = re.compile(
+    r"\b(?:bak|roast|brais|cook|smok|grill)\w*\b[^.;,]{0,30}\bat (?:about |around )?$", re.I
+)
+_SO_LONG = re.compile(r" (?:[CF] )?for (?:about |around )?[\d½]", re.I)
 
 
 def _with_a_sign(plain: str) -> list[Degrees]:

@@ -240,10 +240,19 @@ def _in_own_words(words: list[str], text: str) -> bool | None:
 _ALL_JUICES = re.compile(r"\b(?:both|all(?: the)?|citrus|fruit|the two) juices\b")
 
 
+_SPICE = (
+    r"(?:cumin|paprika|turmeric|cinnamon|pepper|mustard|cayenne|oregano|thyme|powder|allspice"
+    r"|cloves|fennel|nutmeg)\b"
+)
 _OWN_WORDS = (
     (re.compile(r" juice$"), re.compile(r"\bjuice\b(?! from| of the| in the)")),
-    (re.compile(r"^ground coriander$"), re.compile(r"\b(?:ground coriander|spices)\b")),
-)
+    (re.compile(r"^ground coriander$"), re.compile(
+        r"\b(?:ground coriander|spices)\b"
+        r"|\b(?:rub|massage|toast|grind|crush)\b[^.;]{0,40}\bcoriander\b"
+        rf"|\b{_SPICE}(?:,? and|,|,? or| with| &)? (?:the )?coriander\b(?! leaves)"
+        rf"|\bcoriander(?:,? and|,| &)? (?:the )?(?:(?:ground|black|smoked) )?{_SPICE}"
+    )),
+)  # fmt: skip
 """“Spoon over the juices” is about no lime, and the leaves at the end are not the ground seed."""
 
 

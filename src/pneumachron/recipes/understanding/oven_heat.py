@@ -39,7 +39,17 @@ def oven_heat_c(
     earlier = _last_named([*reversed(before), *behind[:hotter]]) or heat_named_c(above)
     if earlier is not None:
         return earlier
-    return near[0].temp_c if near else _last_named(behind[hotter:])
+    if near:
+        return near[0].temp_c
+    return _last_named(behind[hotter:]) or _labelled(steps[step + 1 :])
+
+
+def _labelled(steps: Sequence[str]) -> float | None:
+    """What a card says below its work: “Oven temperature: 150 °C”."""
+    return _last_named([text for text in steps if _LABEL.match(text)])
+
+
+_LABEL = re.compile(r"\W*(?:oven|pit|smoker|grill)(?: temp(?:erature)?s?)?(?:\s*:|\W*\d)", re.I)
 
 
 def _last_named(texts: Sequence[str]) -> float | None:
@@ -61,8 +71,15 @@ _HOTTER_LATER = re.compile(
 def heat_named_c(text: str) -> float | None:
     """Heat of an oven or a pit that a text names once, as above a recipe: “Pit: 275 °F”. [°C]"""
     told = (sentence for sentence in sentences_in(text) if not _OF_OTHER_DAYS.search(sentence))
-    found = {item.temp_c for sentence in told for item in of_the_oven(sentence)}
-    return found.pop() if len(found) == 1 else None
+    found = [item for sentence in told for item in of_the_oven(sentence)]
+    found = [item for item in found if item.exact] or found
+    heats = [item.temp_c for item in found]
+    # "150 °C (300 °F)" is one heat in two units
+    return heats[0] if heats and max(heats) - min(heats) <= _SAME_K else None
+
+
+_SAME_K = 5.0
+"""Between an oven's heat in °C and in °F, both rounded to ten or 25 of them."""
 
 
 _OF_OTHER_DAYS = re.compile(

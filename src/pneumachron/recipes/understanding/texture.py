@@ -48,6 +48,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             rf"{_BONE} (\w+ )?(pulls?|slips?|comes?|twists?|slides?|lifts?|wiggles?) "
             r"((right|clean|straight|easily) )?(out|free|away|clean|loose)\b",
             r"\bpull (a|the) bone (right |clean |straight )?(out|free)\b",
+            r"\b(meat|pork|beef|it) breaks? down\b|\bbreak (it|the meat|them) down\b"
+            r"|\bmash (it|them|the (meat|pork|beef)) (\w+ )?(in|into|through)\b"
+            r"|\bpulls? without (any )?effort\b",
             r"\bpull (off |out )?(a|one) bone\b",
             r"\b(com(es?|ing)|drops?|slips?|slid(e|es|ing)|pulls?) (straight |clean |right |away )*"
             r"(off|from) the bones?\b",
@@ -158,7 +161,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         any_of(
             r"\b(slight|gentle|light|little|bit of( a)?|some|with( a)?|but with) (tug|chew|bite"
             r"|pull)\b|\b(slight|gentle|bit of( a)?|some|with( a)?) resistance\b",
-            r"(?<!tender but )(?<!tender, but )\b(not|n.t|never)\b[^.]{0,25}\bmush",
+            r"(?<!tender but )(?<!tender, but )(\b(not|never)|n.t)\b[^.]{0,25}\bmush",
+            r"\b(a|noch) (little|etwas|bit of|leichten?) (resistance|biss|widerstand)\b",
             r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
             r"\b(not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
             r"\bstill (attached to|on) the bones?\b|\bstay(s|ing)? on the bones?\b"
@@ -181,14 +185,16 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"|\b(until|till|til|when) (\w+ ){0,2}is giving\b|\bloosens its (grip|hold)\b",
             r"\b(a|the) bone (should |will )?moves?\b|\bmove the bones\b|\bit (should )?moves?\b",
             r"\bput a (fork|skewer|knife) through\b|\bshrunk from\b|\bmeat softens\b",
-            r"^(?!.*\b(onions?|vegetables?|garlic|carrots?|butter|sugar|fruit|shallots?|leeks?)\b)"
+            r"^(?!.*\b(onions?|vegetables?|garlic|carrots?|butter|sugar|fruit|shallots?|leeks?|beans?"
+            r"|lentils?|rice|noodles?|cabbage|potato(es)?|apples?|pears?|mushrooms?|prunes?)\b)"
             r".*\b(until|till|til) (\w+ ){0,2}soft\b",
             r"\bgives (when|under|to)\b|\bcracks? (when|as|if)\b|\bpierced (easily|with no)\b"
             r"|\b(lovely|nice|good) and soft\b|\b(fights?|fought) back\b|\bgives? way to\b",
             r"\b(meat|pork|beef|it|they|joint|roast) (is|are|should be|feels?) soft\b",
             r"\b(bend|flex|droop)\w*\b(?! the\b)",
             r"\b(two|three|four|[2-4]) bones (each|apiece|per)\b",
-            r"\b(gabel|messer|spie(ß|ss))\b.{0,20} (hinein)?(gleitet|geht|sticht)\b",
+            r"\b(gabel|messer|spie(ß|ss)|nadel)\b.{0,20} (hinein)?"
+            r"(gleitet|geht|sticht|einstechen)\b",
             r"\b(fork|knife|skewer|probe|tester|toothpick|pick|tip|chopstick|needle)\b.{0,18} "
             r"(slides?|goes?|slips?|sinks?|glides?|meets|passes)\b",
             r"\byields? to (a|the) (fork|knife)",
@@ -221,10 +227,10 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         "tender",
         any_of(
             r"\bslic(e|es|ed|ing|eable|able)\b",
-            r"\bcarve",
+            r"\bcarve(?! out\b)",
             r"\b(across|against) the grain\b",
             r"\bthick slabs\b",
-            r"\bcut between\b",
+            r"\bcut (the (ribs|racks?|slabs?) |it |them )?between\b",
             r"\bin Scheiben\b|\b(?:fleisch|braten) (?:\w+ )?aufschneiden\b",
             r"\b(test|check|try)\w* (it |them |the meat )?with a (fork|skewer|knife|toothpick)\b",
             r"\b(meat|pork|beef|it|they|should|will|must) yields?\b",
@@ -270,7 +276,7 @@ _MEAT = any_of(
     r"|pieces?|chunks|wings?|fleisch|rippen?|braten|schulter)\b"
 )
 _DENIED = any_of(
-    r"(\bnot|\bnot so long that|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than"
+    r"(\bnot|\bnicht|\bnot so long that|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than"
     r"|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
