@@ -4,13 +4,18 @@ import re
 from collections.abc import Sequence, Set
 from itertools import pairwise
 
+from pneumachron.recipes.converting.marinade import in_marinade
 from pneumachron.recipes.converting.parts import HEADING_WORDS
 from pneumachron.recipes.converting.pot_work import WET
 from pneumachron.recipes.converting.put_on import put_on
-from pneumachron.recipes.converting.seasoning import SEASONED, SEASONED_TOO, binders_in_the_pot
+from pneumachron.recipes.converting.seasoning import (
+    SEASONED,
+    SEASONED_TOO,
+    binders_in_the_pot,
+)
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.understanding.ingredients import Ingredient, Kind
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
 from pneumachron.recipes.understanding.naming import before_the_heat, is_named, named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -43,6 +48,12 @@ _RUB_THE_MEAT = any_of(
 )
 
 
+_WITH_SALT_ALONE = any_of(
+    r"\bseason\b[^.;,]{0,50}\bwith (?:plenty of |some |a little )?(?:(?:kosher|sea|fine|coarse) )?"
+    r"salt(?: (?:and|&) (?:(?:freshly|ground|cracked|black) )*pepper)?"
+    r"(?=\W*$|[.;]|,? (?:and|then) (?:then )?(?:brown|sear|put|place|lay|set|let))"
+)
+"""“Season the ribs with salt and pepper.”: and not with the cumin of the sauce."""
 _PASTE = any_of(r"\bpaste\b", r"\brempah\b")
 _PASTE_RUBBED = any_of(r"\b(?:rub|massage|smear|spread|coat)\b[^.;]*\b(?:paste|rempah)\b")
 """“Rub half of the paste over the ribs”: what stands under “For the paste” goes on the meat."""
@@ -84,9 +95,11 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
     # what is only smoked or grilled has no liquid for its spices
     dry = understood.cooking.method in {"smoker", "grill"}
+    poured = _poured(understood, early)
     bound = {row for row in spices if _BINDS.search(understood.ingredients[row].line.raw)}
     plain = (rubs or dry) and not (spices - bound) & named
     plain = plain and not any(map(_SPICES_ADDED.search, early))
+    plain = plain and not any(map(_WITH_SALT_ALONE.search, early))
     salts = {item.index for item in understood.ingredients if item.kind == "salt"}
     wet_heat = understood.cooking.method in WET
     # “season the pork with salt” says what with
@@ -95,7 +108,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         # “season the ribs” of a braise is with salt and pepper; its spices go into the pot
         tasted = {row for row in spices if _PEPPER.search(understood.ingredients[row].line.name)}
         powders = {row for row in spices if _POWDER.search(understood.ingredients[row].line.name)}
-        plain, named = not (tasted or salted), named | tasted | powders
+        plain, named = not (tasted or salted), named | tasted | (powders - poured)
     named -= _stirred_in(understood)
     wet = binders_in_the_pot(understood)
     paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
@@ -132,7 +145,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
             item.line.raw
         )))
         and is_named(understood, item, others)
-    }  # fmt: skip
+    } | (spices & poured)  # fmt: skip
     pushed = pushed_on(understood)
     rub |= pushed
     named |= pushed
@@ -153,6 +166,20 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         and item.index not in (wet - mixed) | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
+
+
+def _poured(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """What a step pours in with a liquid: “season the ribs” does not mean it."""
+    rows: set[int] = set()
+    for step in early:
+        for text in sentences_in(step):
+            named = frozenset() if SEASONED.search(text) else rows_named(understood, text)
+            if any(understood.ingredients[row].kind in _LIQUIDS for row in named):
+                rows |= named
+    return frozenset(rows) - in_marinade(understood)
+
+
+_LIQUIDS: frozenset[Kind] = THIN_KINDS | {"salty_thin", "spirit"}
 
 
 def pushed_on(understood: Understood) -> frozenset[int]:

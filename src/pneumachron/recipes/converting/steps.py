@@ -207,7 +207,12 @@ def _sear(work: Work) -> OutStep | None:
     if not work.sears:
         return None
     found = searing(work.plan.setup.request.load, work.plan.setup.request.pot)
-    return OutStep("sear", (say("sear", batches=found.batches),), minutes_of(found.total_s))
+    fats = [line.name for line in work.lines if line.when == "sear" and line.food.kind == "fat"]
+    if fats:
+        told = say("sear_in", batches=found.batches, names=listed(fats))
+    else:
+        told = say("sear", batches=found.batches)
+    return OutStep("sear", (told,), minutes_of(found.total_s))
 
 
 def _soften(work: Work) -> OutStep | None:

@@ -79,6 +79,10 @@ convert-sear = { $batches ->
         [one] Heat the pot, then the oil, then brown the meat in one layer. It is ready when it lets go of the metal. Take it out.
        *[other] Heat the pot, then the oil, then brown the meat in { PLAIN($batches) } batches, one layer each. It is ready when it lets go of the metal. Take it out.
     }
+convert-sear_in = { $batches ->
+        [one] Heat the pot, then the { LIST($names) }, then brown the meat in one layer. It is ready when it lets go of the metal. Take it out.
+       *[other] Heat the pot, then the { LIST($names) }, then brown the meat in { PLAIN($batches) } batches, one layer each. It is ready when it lets go of the metal. Take it out.
+    }
 convert-lid = Check the lid: sealing ring seated, pin free, valve screen clear, valve closed, inner pot dry outside and in place.
 convert-finish_broiler = Finish close under the grill for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
 convert-finish_grill = Finish on the barbecue at medium-high for { MINUTESSPAN($low_min, $high_min) }. Look at half time.

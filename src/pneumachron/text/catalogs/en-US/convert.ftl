@@ -19,6 +19,10 @@ convert-sear = { $batches ->
         [one] Heat the pot, then the oil, then sear the meat in one layer. It is ready when it lets go of the metal. Take it out.
        *[other] Heat the pot, then the oil, then sear the meat in { PLAIN($batches) } batches, one layer each. It is ready when it lets go of the metal. Take it out.
     }
+convert-sear_in = { $batches ->
+        [one] Heat the pot, then the { LIST($names) }, then sear the meat in one layer. It is ready when it lets go of the metal. Take it out.
+       *[other] Heat the pot, then the { LIST($names) }, then sear the meat in { PLAIN($batches) } batches, one layer each. It is ready when it lets go of the metal. Take it out.
+    }
 convert-soften = Soften { LIST($names) } for a few minutes.
 convert-simmer_off = Pour in { LIST($names) }, away from a flame. Simmer uncovered until it no longer smells sharp.
 convert-deglaze = Deglaze: add a splash of the liquid and scrape up all browned bits, or they scorch.
