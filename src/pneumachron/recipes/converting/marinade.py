@@ -1,12 +1,9 @@
-"""What the raw meat lies in before it is cooked, and for how long."""
+"""What the raw meat lies in before it is cooked."""
 
 import re
 from itertools import pairwise, takewhile
 
-from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
-from pneumachron.recipes.understanding.device import SIMMER
-from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Kind
 from pneumachron.recipes.understanding.naming import (
     EXCEPT,
@@ -49,6 +46,16 @@ MARINATED = any_of(
     rf"\bin (?:the |some )?(?:\w+ )?{_SOAKING}\b[^.;]*\b(?:overnight|fridge|refrigerat\w*)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
+    # “Combine the soy and the honey in a bag. Add the ribs, seal, and refrigerate for 4 hours.”
+    rf"\b(?:combine|mix|whisk|stir|blend)\b[^.;]*\b{_SOAKING}\b[^.;]*[.;] (?:[^.;]{{0,60}}[.;] )?"
+    rf"(?:(?:then )?(?:add|put|place|submerge|immerse|lay|dunk|turn)\b[^.;]{{0,16}}\b{_RAW}\b"
+    r"|[^.;]{0,12}\bpour\b[^.;]{0,12}\b(?:over|on)\b)[^;]{0,60}"
+    r"\b(?:fridge|refrigerat\w*|chill\w*|overnight)\b",
+    rf"\b(?:combine|mix|whisk|stir|blend)\b[^.;]*\b{_SOAKING}\b[^.;]*\bpour (?:it )?(?:all )?over\b"
+    r"[^.;]{0,20}[.;] [^.;]{0,30}\b(?:fridge|refrigerat\w*|chill\w*|overnight)\b",
+    rf"\b(?:soak|steep|submerge|immerse|dunk)\b[^.;]{{0,16}}\b{_RAW}\b"
+    r"(?! in (?:\w+ )?(?:water|brine))"
+    r"[^.;]{0,24}\b(?:overnight|\d+ ?(?:hours?|hrs?|h)|fridge|refrigerat\w*|chill\w*)\b",
 )  # fmt: skip
 
 
@@ -132,10 +139,13 @@ def _told_of_the_marinade(understood: Understood) -> str:
     sentences = [text for step in understood.said for text in sentences_in(step)]
     told: list[str] = []
     for place, text in enumerate(sentences):
-        if not MARINATED.search(text) or _USED.search(text):
+        if not MARINATED.search(text) or USED.search(text):
             continue
         told.append(text)
-        before = [each for each in sentences[:place] if not _KEPT_BACK.match(each)]
+        before = [
+            each for each in sentences[:place]
+            if not (_KEPT_BACK.match(each) or _LAID_IN.match(each))
+        ]  # fmt: skip
         for stirred in reversed(before[-_STIRRED_BEFORE:]):
             boiled = _POURED_OVER.match(text) and _HEATED.match(stirred)
             if not (boiled or _STIRRED.search(stirred)):
@@ -153,7 +163,11 @@ def _told_in_two(understood: Understood) -> str:
     told: list[str] = []
     for at, (before, text) in enumerate(pairwise(sentences)):
         alone = MARINATED.search(before) or MARINATED.search(text)
-        if not alone and MARINATED.search(f"{before} {text}"):
+        third = " ".join(sentences[at + 2 : at + 3])
+        in_three = third and not MARINATED.search(third) and MARINATED.search(
+            f"{before} {text} {third}"
+        )  # fmt: skip
+        if not alone and (in_three or MARINATED.search(f"{before} {text}")):
             stirred = sentences[max(0, at - _STIRRED_BEFORE) : at]
             mixed = takewhile(
                 lambda each: _STIRRED.search(each) or _HEATED.match(each), stirred[::-1]
@@ -163,6 +177,14 @@ def _told_in_two(understood: Understood) -> str:
 
 
 _POURED_OVER = re.compile(r"\W*(?:then )?(?:pour|tip)\b", re.I)
+_LAID_IN = re.compile(
+    rf"\W*(?:then )?(?:add|place|put|lay|submerge|immerse|set)\b[^.;]{{0,16}}\b{_RAW}\b"
+    r"(?: (?:in|into) (?:it|the|a|an|your) (?:[\w-]+ ){0,3}"
+    r"(?:bowl|dish|bag|tray|marinade|tub|pan))?"
+    r"(?:,? (?:and )?(?:turn|toss|stir|mix|seal)\b[^.;]{0,24})?\W*$",
+    re.I,
+)
+"""“Add the ribs and turn to coat.”"""
 _ONLY_COVERS = re.compile(r"\W*(?:then )?(?:cover|seal)\W*$", re.I)
 _HEATED = re.compile(r"\W*(?:heat|boil|simmer|bring|cool)\b", re.I)
 """“Heat the vinegar with the spices and the sugar; cool. Pour over the meat.”"""
@@ -258,16 +280,16 @@ def _rows_of_used(understood: Understood) -> frozenset[int]:
 
     “Stir in the purée, then pour in the marinade and let it boil.”
     """
-    used = [step for step in understood.said if _USED.search(step)]
+    used = [step for step in understood.said if USED.search(step)]
     soaks = " ".join(
-        step for step in understood.said if MARINATED.search(step) and not _USED.search(step)
+        step for step in understood.said if MARINATED.search(step) and not USED.search(step)
     )
     return frozenset().union(*(rows_named(understood, step) for step in used)) - rows_named(
         understood, soaks
     )
 
 
-_USED = any_of(
+USED = any_of(
     r"\bin (?:the |a |your )?(?:big |large )?pot\b[^.;]*[.;] marinat\w*[^.;]*[.;] bring\b",
     r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
@@ -288,7 +310,35 @@ _USED = any_of(
 
 def is_cooked_in(understood: Understood) -> bool:
     """Whether the meat is cooked in what it was marinated in."""
-    return any(map(_USED.search, understood.said))
+    return any(map(USED.search, understood.said)) and not is_brushed_back(understood)
+
+
+def is_brushed_back(understood: Understood) -> bool:
+    """“Drain, reserving the marinade. … Boil the marinade 5 minutes. Brush over the ribs.”"""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    kept = next((at for at, text in enumerate(sentences) if _RESERVED.search(text)), None)
+    if kept is None:
+        return False
+    after = [_RESERVED.sub("", sentences[kept]), *sentences[kept + 1 :]]
+    return any(map(_BOILED_TO_BRUSH.search, map(" ".join, pairwise(after)))) and not any(
+        map(_POURED_BACK.search, after)
+    )
+
+
+_RESERVED = any_of(
+    r"\b(?:reserv|sav|keep|set(?:ting)? aside)(?:e|ing)? (?:all )?(?:the |its |your )?marinade\b",
+    r"\b(?:remove|take|lift|drain)\b[^.;]{0,30}\bfrom (?:the |its )?marinade\b(?![^.;]*\bdiscard)",
+)
+_BOILED_TO_BRUSH = any_of(
+    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]*[.;,] ?(?:then |and )?"
+    r"[^.;]{0,20}\b(?:brush|bast|glaz|paint|mop)",
+    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]*\b(?:use|as)\b[^.;]{0,16}"
+    r"\b(?:glaz|bast|brush)",
+)
+_POURED_BACK = any_of(
+    r"\b(?:pour|tip|add|return|put|strain)\w*\b[^.;]{0,40}\bmarinade\b",
+    r"\b(?:in|with) (?:the |its )?(?:reserved )?marinade\b",
+)
 
 
 def discarded_lines(understood: Understood) -> frozenset[int]:
@@ -326,6 +376,8 @@ _THROWN_AWAY = any_of(
     r"|bin|dump)(?: it| this)?(?=\W*$|[.,;]| and\b)",
     r"\bmarinade (?:weg(?:gie(?:ß|ss)en|sch(?:ü|ue)tten|werfen)|entsorgen|abgie(?:ß|ss)en)\b",
     r"\bdrain (?:well )?(?:and|,) discard (?:the )?(?:liquid|rest)\b",
+    r"\b(?:shake|wipe|scrape|brush) off (?:(?:the|any|all|most of the) )*(?:excess )?marinade\b",
+    r"\blet (?:the )?(?:excess )?marinade drip off\b",
 )
 """“Remove the ribs from the marinade, discard the marinade, and pat them dry.”"""
 _THROWS = re.compile(
@@ -354,76 +406,3 @@ _TO_A_PASTE = any_of(
 )
 _GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_herb", "chilli"})
 """Garlic, ginger and spices of a paste are not fried out of it."""
-
-
-OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
-_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bice ?box\b", r"\bchill\b", r"\bovernight\b",
-               r"\bk(ü|ue)hlschrank\b", r"\bkalt stellen\b", SOAKS_IN_THE_COLD)  # fmt: skip
-DAY_S = 86400.0
-DAYS = re.compile(
-    r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or|bis)\s?(?P<high>[1-9]))? (?:days?|tagen?)\b", re.I
-)
-NIGHT = re.compile(
-    r"\bovernight\b|\b(?:one|a whole) night\b|\bnight before\b|\bday before\b"
-    r"|\b(?:ü|ue)ber nacht\b|\bam vortag\b",
-    re.I,
-)
-
-
-_BAKED_IN_IT = any_of(r"\b(?:bake|roast|braise)\b[^.;]*\d")
-"""“Place the ribs in a dish with the marinade, cover and bake 1 hour.”"""
-_MARINADE_TIME = re.compile(
-    r"\b(?:marinade|marinating|marinate|chill(?:ing)?)(?: time)?:?\s+(?P<time>[^|·\n]{3,40})", re.I
-)
-"""“Marinade time: 4 hours or overnight”, above the recipe."""
-_LEAST_SOAK_S = 600.0
-"""In less time nothing soaks in. Judgement."""
-
-
-def marinating_s(understood: Understood) -> tuple[float, float] | None:
-    """How long the recipe marinates [s]; None when it does not say."""
-    main = understood.cooking.main
-    steps = understood.recipe.steps if main is None else understood.recipe.steps[: main[0] + 1]
-    for step in steps:
-        if is_step_of_a_cure(understood, step):
-            continue
-        # the rest before carving is no marinade, and what boils is none any more
-        texts = [
-            text for text in sentences_in(step)
-            if (MARINATED.search(text) or _COLD.search(text))
-            and not (_USED.search(text) or SIMMER.search(text) or _BAKED_IN_IT.search(text))
-        ]  # fmt: skip
-        for sentence in texts:
-            if night := NIGHT.search(sentence):
-                return from_an_hour(sentence[: night.start()]) or OVERNIGHT_S
-            if days := DAYS.search(sentence):
-                return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
-            spans = [span for span in durations_in(sentence) if span.high_s >= _LEAST_SOAK_S]
-            if spans:
-                return spans[0].low_s, spans[0].high_s
-        # "The night before, put the ribs in the wine. Cover and chill."
-        if texts and NIGHT.search(step):
-            return OVERNIGHT_S
-    return _told_above_s(understood.recipe.description)
-
-
-def from_an_hour(before: str) -> tuple[float, float] | None:
-    """“4 hours or overnight”: from the hours on."""
-    spans = durations_in(before)
-    if not spans or not _OR_TO.match(before, spans[-1].end):
-        return None
-    low_s = spans[-1].low_s
-    return (low_s, OVERNIGHT_S[1]) if _LEAST_SOAK_S <= low_s < OVERNIGHT_S[0] else None
-
-
-_OR_TO = re.compile(r",? (?:or|to|up to|and up to|or up to|[-–]) ?(?:up to )?$", re.I)
-
-
-def _told_above_s(description: str) -> tuple[float, float] | None:
-    above = _MARINADE_TIME.search(description)
-    if above is None:
-        return None
-    if NIGHT.search(above["time"]):
-        return OVERNIGHT_S
-    spans = [span for span in durations_in(above["time"]) if span.high_s >= _LEAST_SOAK_S]
-    return (spans[0].low_s, spans[0].high_s) if spans else None

@@ -3,13 +3,13 @@
 import re
 
 from pneumachron.recipes.converting.cures import CURED, is_cured
-from pneumachron.recipes.converting.marinade import (
+from pneumachron.recipes.converting.marinade import in_marinade, is_brushed_back
+from pneumachron.recipes.converting.marinade_times import (
     DAY_S,
     DAYS,
     NIGHT,
     OVERNIGHT_S,
     from_an_hour,
-    in_marinade,
 )
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
@@ -114,7 +114,7 @@ def shared_lines(understood: Understood) -> frozenset[int]:
     early = before_the_heat(understood)
     before = sum(len(sentences_in(text)) for text in early)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
-    if any(map(_BRUSHED_BACK.search, sentences[before:])):
+    if is_brushed_back(understood) or any(map(_BRUSHED_BACK.search, sentences[before:])):
         starch = {
             item.index for item in understood.ingredients if item.kind in {"starch", "beside"}
         }
