@@ -171,7 +171,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         finish=finish,
         sears=sears,
         marinades=_marinates(understood, lines, cures),
-        in_marinade=told_of_the_marinade(understood) - context.shared,
+        in_marinade=told_of_the_marinade(understood),
         boils_marinade=bool(context.marinated or context.soaked),
         throws_marinade=bool(discarded_lines(understood)),
         kept=kept,

@@ -23,6 +23,7 @@ from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.caramel import is_caramel, makes_caramel
 from pneumachron.recipes.converting.cures import BRUSHED_OFF
 from pneumachron.recipes.converting.fats import is_fried
+from pneumachron.recipes.converting.marinade import is_brushed_back
 from pneumachron.recipes.converting.marinade_times import marinating_s
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.own_words import is_of_leftovers
@@ -185,6 +186,8 @@ def _mixed_now(work: Work) -> list[OutLine]:
     wet = any(line.food.kind in _WETS for line in poured) or (
         not poured and any(line.food.kind == "dairy" for line in mixed)
     )
+    if is_brushed_back(work.understood):  # a part of it stays for the glaze
+        return mixed
     if work.throws_marinade:
         return mixed if any(line.food.kind != "salt" for line in mixed) else []
     return mixed if wet and len(poured) >= len(_mixed_later(work)) else []
