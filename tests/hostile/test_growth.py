@@ -25,6 +25,8 @@ from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.model import Block, Segment, Wait
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.core.schedule.solver import WORK
+from pneumachron.recipes.converting.marinade import in_marinade
+from pneumachron.recipes.converting.rubs import rubbed_lines
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.reading import read_recipe
@@ -188,6 +190,23 @@ def test_conversion() -> None:
         return f"Ribs\n\nIngredients\n2 lb back ribs\n{lines}\nMethod\n{steps}"
 
     grows_evenly(lambda n: read_recipe(recipe(n).encode()).recipe, understand, 40)
+
+
+@pytest.mark.parametrize(
+    "words",
+    [
+        "mix the soy sauce ", "sprinkle the ribs ", "put the pork in a big ", "boil the marinade ",
+        "scatter the salt over ", "add salt to the ", "coriander and ",
+    ],
+)  # fmt: skip
+def test_one_long_sentence(words: str) -> None:
+    foods = ("2 kg pork shoulder", "1 cup soy sauce", "1 tbsp salt", "2 tsp ground coriander")
+
+    def told(count: int) -> Understood:
+        return understand(Recipe("Pork", foods, (words * count,)))
+
+    grows_evenly(told, rubbed_lines, 200)
+    grows_evenly(told, in_marinade, 200)
 
 
 def test_foods_with_a_word_in_common() -> None:

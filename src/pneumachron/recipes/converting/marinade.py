@@ -38,20 +38,23 @@ MARINATED = any_of(
     r"\b(?:turn|toss|stir|mix|roll)\b[^.;]{0,24}\b(?:to coat|in it|well|through)\b[^.;]{0,20}[.;,] "
     r"(?:then |and )?(?:cover|seal|chill|refrigerate)\b[^.;]{0,40}\b(?:hours?|hrs?|overnight)\b",
     # “Smear the yogurt over the pork and leave overnight”, “soak the ribs in cider for 2 hours”
-    r"(?![^.;]*\b(?:roast|bake|simmer|boil|oven|smoke|cook|braise|grill|heat)\b)"
-    rf"\b(?:smear|spread|toss|turn|steep|soak|coat|bathe|cover|douse|submerge|slather|mix|dunk)"
-    rf"\b(?=[^.;]*\b{_RAW}\b)(?=[^.;]*\b{_SOAKING}\b)[^.;]*\b(?:leave|let|stand|chill|refrigerate"
+    r"\b(?:smear|spread|toss|turn|steep|soak|coat|bathe|cover|douse|submerge|slather|mix|dunk)\b"
+    r"(?![^.;]{0,300}\b(?:roast|bake|simmer|boil|oven|smoke|cook|braise|grill|heat)\b)"
+    rf"(?=[^.;]{{0,300}}\b{_RAW}\b)(?=[^.;]{{0,300}}\b{_SOAKING}\b)"
+    r"[^.;]{0,300}\b(?:leave|let|stand|chill|refrigerate"
     r"|overnight|for (?:\d|an hour|half an hour|a few hours|a couple of hours|several hours))\b",
     rf"\b(?:put|place|lay|leave|set|keep|sit)\b[^.;]{{0,16}}\b{_RAW}\b[^.;]{{0,12}}"
     rf"\bin (?:the |some )?(?:\w+ )?{_SOAKING}\b[^.;]*\b(?:overnight|fridge|refrigerat\w*)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
     # “Combine the soy and the honey in a bag. Add the ribs, seal, and refrigerate for 4 hours.”
-    rf"\b(?:combine|mix|whisk|stir|blend)\b[^.;]*\b{_SOAKING}\b[^.;]*[.;] (?:[^.;]{{0,60}}[.;] )?"
+    rf"\b(?:combine|mix|whisk|stir|blend)\b[^.;]{{0,160}}\b{_SOAKING}\b[^.;]{{0,160}}[.;] "
+    r"(?:[^.;]{0,60}[.;] )?"
     rf"(?:(?:then )?(?:add|put|place|submerge|immerse|lay|dunk|turn)\b[^.;]{{0,16}}\b{_RAW}\b"
     r"|[^.;]{0,12}\bpour\b[^.;]{0,12}\b(?:over|on)\b)[^;]{0,60}"
     r"\b(?:fridge|refrigerat\w*|chill\w*|overnight)\b",
-    rf"\b(?:combine|mix|whisk|stir|blend)\b[^.;]*\b{_SOAKING}\b[^.;]*\bpour (?:it )?(?:all )?over\b"
+    rf"\b(?:combine|mix|whisk|stir|blend)\b[^.;]{{0,160}}\b{_SOAKING}\b[^.;]{{0,160}}"
+    r"\bpour (?:it )?(?:all )?over\b"
     r"[^.;]{0,20}[.;] [^.;]{0,30}\b(?:fridge|refrigerat\w*|chill\w*|overnight)\b",
     rf"\b(?:soak|steep|submerge|immerse|dunk)\b[^.;]{{0,16}}\b{_RAW}\b"
     r"(?! in (?:\w+ )?(?:water|brine))"
@@ -330,10 +333,10 @@ _RESERVED = any_of(
     r"\b(?:remove|take|lift|drain)\b[^.;]{0,30}\bfrom (?:the |its )?marinade\b(?![^.;]*\bdiscard)",
 )
 _BOILED_TO_BRUSH = any_of(
-    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]*[.;,] ?(?:then |and )?"
-    r"[^.;]{0,20}\b(?:brush|bast|glaz|paint|mop)",
-    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]*\b(?:use|as)\b[^.;]{0,16}"
-    r"\b(?:glaz|bast|brush)",
+    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]{0,120}[.;,]"
+    r" ?(?:then |and )?[^.;]{0,20}\b(?:brush|bast|glaz|paint|mop)",
+    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]{0,80}"
+    r"\b(?:use|as)\b[^.;]{0,16}\b(?:glaz|bast|brush)",
 )
 _POURED_BACK = any_of(
     r"\b(?:pour|tip|add|return|put|strain)\w*\b[^.;]{0,40}\bmarinade\b",

@@ -13,7 +13,7 @@ _MEAT = (
     r"|(?:pork |beef |meat )?(?:pieces|cubes|chunks)|them|it)\b"
 )
 _NO_SEASONING = (
-    r"(?! (?:just |enough |cold |hot |boiling |some |a |the |an |tin ?|aluminium |aluminum )*"
+    r"(?! (?:just |enough |cold |hot |boiling |some |a |the |an |tin ?|aluminium |aluminum ){0,4}"
     r"(?:water|stock|broth|foil|lid|paper|film|plastic|brine|marinade|wine|beer|cider|cola|milk"
     r"|sauce|liquid|oil|onions?|vegetables|bacon|cloth|towel)\b)"
 )
@@ -25,7 +25,8 @@ _WITH = re.compile(
     rf"(?:with|on)\b(?P<then>[^.;]*)"
     rf"|\bgive (?:the |your )?{_MEAT} an? [^.;]{{0,24}}\b(?:coat(?:ing)?|dusting|layer|shower) of\b"
     rf"(?P<coat>[^.;]*)"
-    rf"|\b(?:put|place|shake)\b[^.;,]{{0,20}}\b{_MEAT} in an? (?:[\w-]+ )*bag with\b(?P<bag>[^.;]*)"
+    rf"|\b(?:put|place|shake)\b[^.;,]{{0,20}}\b{_MEAT} in an? (?:[\w-]+ ){{0,4}}bag with\b"
+    rf"(?P<bag>[^.;]*)"
     rf"|\b(?:seasoning|rubbing|coating|sprinkling|dusting) (?:the |your |both )?{_MEAT}"
     rf"[^.;,]{{0,24}}\bwith\b(?P<begin>[^.;]*)",
     re.I,
@@ -34,13 +35,14 @@ _WITH = re.compile(
 _ONTO = re.compile(
     r"\b(?:sprinkle|shake|strew|scatter|spread|apply|pat|press|sift|grind|dust|massage|smear|rub"
     r"|add|crumble)\b(?P<onto>[^.;]{3,90}?)\b(?:over|on(?: ?to)?|to|into|across)"
-    rf"(?: (?:the |each |your |every |all |of |top |bottom |surface )*)(?:raw |whole )?{_MEAT}"
+    rf"(?: (?:the |each |your |every |all |of |top |bottom |surface ){{0,5}})"
+    rf"(?:raw |whole )?{_MEAT}"
     r"(?! (?:in|into) the (?:pot|slow|oven|casserole|dutch|pan))",
     re.I,
 )
 """“Shake the paprika over the ribs”; “add the salt to the pork and mix”."""
 _USED = re.compile(
-    rf"\b(?:use|using)\b[^.;]{{3,60}}\bto (?:coat|season|cover) (?:the |all |your )*{_MEAT}"
+    rf"\b(?:use|using)\b[^.;]{{3,60}}\bto (?:coat|season|cover) (?:the |all |your ){{0,3}}{_MEAT}"
     r"|\badd\b[^.;]{3,80}\b(?:and|then) (?:toss|turn|shake) (?:\w+ )?to coat\b",
     re.I,
 )

@@ -99,6 +99,7 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bpoach(ed|ing)?\b",
                  r"\bbubbl(e|es|ing) (away|along|gently|quietly|slowly)\b",
                  r"\b(hob|burner|gas|flame|ring|heat)\b.{0,20}\b(low(est)?|down|off) as\b",
                  r"\bturn the (heat|gas|flame) (\w+ )?down\b", r"\bköcheln\b",
+                 r"\b(?:reduce|lower)\b (?:the )?heat (?:to (?:medium[- ])?low|as far as)\b",
                  r"\bcover,? (?:on )?low,? (?=[\d½])",
                  r"\bbei (schwacher|kleiner|niedriger|milder|mittlerer) hitze\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
@@ -254,7 +255,7 @@ _ITS_OWN_SMOKER = re.compile(r"\b(?:smoker|pellet|kettle|offset|oven)\b", re.I)
 _ON_A_SHEET = re.compile(r"\b(?:baking|sheet) (?:sheet|tray|pan)\b", re.I)
 _LOW_FOR_LONG = re.compile(
     r"\b(?:on|to) low\b(?! (?:heat|flame|burner|simmer))[^.;]{0,30}?\b(?:[5-9]|1\d)"
-    r"(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b"
+    r"(?: ?(?:½|1/2))?(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b"
     r"|\b(?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?),? (?:on )?low\b"
     r"(?! (?:heat|flame|burner|oven|simmer))"
     r"|\blow (?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b",
