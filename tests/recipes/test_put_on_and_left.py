@@ -34,6 +34,13 @@ def test_spices_put_on_the_raw_meat_are_its_rub(step: str) -> None:
     assert [went(done, row) for row in (2, 3, 4)] == [["season"]] * 3
 
 
+def test_the_rest_under_a_rub_that_is_sprinkled_on() -> None:
+    step = "Sprinkle both sides of the pork with the salt. Cover and refrigerate overnight."
+    done = made(step, WET, more=("2 tsp salt",))
+    assert "Leave it covered in the refrigerator for 8–12" in told(done)
+    assert "Sprinkle" not in told(done)
+
+
 @pytest.mark.parametrize(
     "step",
     [

@@ -8,7 +8,7 @@ import pytest
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Kitchen
-from pneumachron.recipes.converting.marinade import OVERNIGHT_S, marinating_s
+from pneumachron.recipes.converting.marinade_times import OVERNIGHT_S, marinating_s
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.lines import read_line

@@ -10,10 +10,24 @@ Theme: TypeAlias = Literal[
     "heat", "spray", "marinate", "season", "sear", "soften", "deglaze", "sauce", "finish",
     "rest", "carve", "serve", "other",
 ]  # fmt: skip
+_MEAT = r"(?:meat|pork|beef|brisket|ribs?|shoulder|butt|roast)"
+_SEASONING = (
+    r"(?:the |some |a )?(?:spice|rub\b|seasoning|chil[il]|paprika|salt|cumin|dry|coriander|garlic"
+    r"|pepper)"
+)
 PUSHED = (
-    r"\b(?:push|press|poke|massage|work|pat|sprinkle|scatter)\b[^.;]{0,50}?"
+    rf"\b(?:seasoning|rubbing) (?:the |your )?{_MEAT}\b"
+    rf"|\b(?:roll|dredge|smear|cover) (?:the |your )?{_MEAT} (?:all over )?(?:in|with) {_SEASONING}"
+    rf"|\b(?:coating|dusting) of {_SEASONING}|\buse it to coat the {_MEAT}\b"
+    r"|\b(?:push|press|poke|massage|work|pat|sprinkle|scatter)\b[^.;]{0,50}?"
     r"\b(?:into|over|onto|on|with)\b[^.;]{0,20}\b(?:slits|scores|cuts|meat|pork|beef|brisket|ribs|skin|rind)\b"
-    r"|\bsprinkle (?:the )?(?:meat|pork|beef|brisket|ribs?|roast|steaks|chops) with\b"
+    r"|\bsprinkle (?:the )?(?:meat|pork|beef|brisket|ribs?|roast|steaks|chops) (?:all over )?with\b"
+    r"|\b(?:sprinkle|strew|dust|shower|shake)\b[^.;]{0,100}?"
+    r"\b(?:both|all|each|the fat|the meaty) sides?\b"
+    r"|\b(?:sprinkle|strew|shake|apply)\b[^.;]{0,100}? (?:over|on|onto|to) (?:the )?"
+    r"(?:raw |whole )?(?:meat|pork|beef|brisket|ribs|roast)\b"
+    r"|\b(?:meat|pork|beef|brisket|ribs|roast)\b[^.;]{0,40}\bsprinkle with (?:the )?"
+    r"(?:salt|spices?|rub|chil[il]i?|paprika|cumin|dry)\b"
 )
 """Rubbed in by another word."""
 TOSSED = (
