@@ -151,7 +151,8 @@ def test_rub_on_means_the_spices() -> None:
 
 def test_poured_over_the_ribs_in_a_bag() -> None:
     done = of("flanken_in_a_zip_bag")
-    assert "Marinate in the refrigerator for 2–12\xa0h" in told(done)
+    soaks = "Marinate the meat in soy sauce, pineapple juice, mirin, sesame oil, garlic, and "
+    assert f"{soaks}grated ginger, in the refrigerator, for 2–12\xa0h" in told(done)
     assert when(done)["garlic"] == "season"
 
 
