@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Iterator, Sequence
+from itertools import pairwise
 
 from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -75,7 +76,7 @@ def put_on(understood: Understood, early: Sequence[str]) -> frozenset[int]:
 
 def _told(sentences: Sequence[str]) -> Iterator[str]:
     """The words that say with what."""
-    for before, text in zip(["", *sentences], sentences, strict=False):
+    for before, text in pairwise(["", *sentences]):
         for pattern in (_WITH, _ONTO):
             for found in pattern.finditer(text):
                 what = next(filter(None, found.groups()), "")

@@ -180,6 +180,7 @@ def _poured(understood: Understood, early: Sequence[str]) -> frozenset[int]:
 
 
 _LIQUIDS: frozenset[Kind] = THIN_KINDS | {"salty_thin", "spirit"}
+"""What is poured: a spice in its sentence goes in with it."""
 
 
 def pushed_on(understood: Understood) -> frozenset[int]:

@@ -232,6 +232,7 @@ _COOKED_AT = re.compile(
     r"\b(?:bak|roast|brais|cook|smok|grill)\w*\b[^.;,]{0,30}\bat (?:about |around )?$", re.I
 )
 _SO_LONG = re.compile(r" (?:[CF] )?for (?:about |around )?[\d½]", re.I)
+"""Before and behind a number that is a heat, though it has no unit."""
 
 
 def _with_a_sign(plain: str) -> list[Degrees]:
