@@ -24,7 +24,7 @@ _ROLE_WORDS: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\b(?!trocken)\w*marinade[ns]?\b"
                  r"|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
-    ("rub", r"\b(rubs?|crust|seasoning|spice mix|spice blend|dry mix|(?:ge)?würzmischung"
+    ("rub", r"\b(rubs?|crust|dust|seasoning|spice mix|spice blend|dry mix|(?:ge)?würzmischung"
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|mashed|pur[eé]es?|spätzle|rice|noodles|greens|vinaigrette|hummus|tapenade"

@@ -12,8 +12,9 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 _CARAMEL = any_of(
-    r"\b(?:melt|heat|cook|boil|swirl|stir)\b[^.;]{0,60}\bsugar\b[^.;]{0,100}"
+    r"\b(?:melt|heat|cook|boil|swirl|stir)\b[^.;]{0,60}\bsugar\b[^.;]{0,160}"
     r"\b(?:amber|caramel\w*|golden|mahogany|melts and"
+    r"|colou?r of (?:strong |black |dark )?(?:tea|cola|copper|chestnuts?|mahogany)"
     r"|(?:deep|dark|strong|reddish)[ -](?:brown|tea))",
     r"\bsugar\b[^.;]{0,100}\b(?:until|till?)\b[^.;]{0,40}\b(?:amber|caramel\w*)",
     r"\bcarameli[sz]e the sugar\b|\bzucker\b[^.;]{0,40}\bkaramell?isieren\b",

@@ -28,7 +28,22 @@ _SOAKING = (
     r"|lager|milk|tea|brandy|tequila|mojo)"
 )
 """What raw meat is left in."""
+_FLEISCH = (
+    r"(?:fleisch|\w*schulter|rippchen|rippen|spareribs|braten|\w*brust|nacken|stücke|würfel|darin)"
+)
 MARINATED = any_of(
+    rf"\b{_FLEISCH}\b[^.;]{{0,200}}\b(?:nacht|stunden?|tage?|kühlschrank)\b[^.;]{{0,40}}"
+    r"\b(?:einlegen|eingelegt|durchziehen)\b",
+    rf"\b{_FLEISCH}\b[^.;]{{0,200}}\b(?:gefrier|plastik|zip)[\w-]{{0,6}}beutel\b",
+    r"\bdarin (?:wenden|wälzen|einlegen)\b[^.;]{0,60}"
+    r"\b(?:nacht|stunden?|kühlschrank|kalt stellen)\b",
+    rf"\b(?:gib|leg|lege|dazugeben|hineinlegen|dazu)\b[^.;]{{0,24}}\b{_FLEISCH}\b[^.;]{{0,60}}"
+    r"\b(?:kühlschrank|kühl stellen|kalt stellen|kalt|ziehen)\b"
+    rf"|\b{_FLEISCH}\b[^.;]{{0,16}}\bdazugeben\b[^.;]{{0,60}}"
+    r"\b(?:kühlschrank|kühl stellen|kalt stellen)\b",
+    r"\b(?:übergie(?:ß|ss)en|dar(?:ü|ue)ber ?gie(?:ß|ss)en"
+    rf"|über (?:das |die |den ){{0,1}}{_FLEISCH} gie(?:ß|ss)en)\b.{{0,80}}"
+    r"\b(?:kühlschrank|kalt stellen|kühl stellen|über nacht)\b",
     r"\bmarinat", r"\bmarinade", r"\bmarinier", SOAKS_IN_THE_COLD,
     r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
     r"\b(?:pour|tip)\b[^.;]{0,30}\bover (?:the |your )?"
@@ -118,7 +133,7 @@ def _rows_marinated_late(understood: Understood) -> frozenset[int]:
 
 _STIRRED = any_of(
     r"\b(?:mix|stir|whisk|blend|combine|beat|shake|blitz|grind|pound|make|pur[eé]e|whizz?|process)\b",
-    r"\b(?:ver|unter)r(?:ü|ue)hr\w*|\bvermeng\w*|\b(?:ver)?misch\w*",
+    r"\b(?:ver|unter)r(?:ü|ue)hr\w*|\bvermeng\w*|\b(?:ver)?misch\w*|\bverquirl\w*",
 )
 _STIRRED_BEFORE = 2
 """Sentences before the one that marinates which may say what is stirred together. Judgement."""
@@ -134,6 +149,8 @@ def told_of_the_marinade(understood: Understood) -> frozenset[int]:
     }
     told = rows_named(understood, _told_of_the_marinade(understood))
     told |= rows_named(understood, _told_in_two(understood))
+    if any(map(_IN_EVERYTHING.search, understood.said)):
+        return in_marinade(understood)
     return (told | headed | _rows_ground(understood)) & in_marinade(understood)
 
 
@@ -151,7 +168,8 @@ def _told_of_the_marinade(understood: Understood) -> str:
         ]  # fmt: skip
         for stirred in reversed(before[-_STIRRED_BEFORE:]):
             boiled = _POURED_OVER.match(text) and _HEATED.match(stirred)
-            if not (boiled or _STIRRED.search(stirred)):
+            put = _MARINATES.match(text) and _PUT_TOGETHER.match(stirred)
+            if not (boiled or put or _STIRRED.search(stirred)):
                 break
             told.append(stirred)
     return " ".join(told)
@@ -179,6 +197,9 @@ def _told_in_two(understood: Understood) -> str:
     return EXCEPT.sub("", " ".join(told))
 
 
+_MARINATES = re.compile(r"\W*(?:let )?(?:it )?marinat", re.I)
+_PUT_TOGETHER = re.compile(r"\W*(?:put|place|add)\b[^.;]*\b(?:pot|bowl|bag|dish|casserole)\b", re.I)
+"""“Put everything into a heavy pot. Marinate 30 min.”"""
 _POURED_OVER = re.compile(r"\W*(?:then )?(?:pour|tip)\b", re.I)
 _LAID_IN = re.compile(
     rf"\W*(?:then )?(?:add|place|put|lay|submerge|immerse|set)\b[^.;]{{0,16}}\b{_RAW}\b"
@@ -313,7 +334,17 @@ USED = any_of(
 
 def is_cooked_in(understood: Understood) -> bool:
     """Whether the meat is cooked in what it was marinated in."""
-    return any(map(USED.search, understood.said)) and not is_brushed_back(understood)
+    used = any(map(USED.search, understood.said)) or _STAYS_IN_THE_POT.search(
+        " ".join(understood.said)
+    )
+    return bool(used) and not is_brushed_back(understood)
+
+
+_STAYS_IN_THE_POT = any_of(
+    r"\b(?:pot|casserole|dutch oven|cooker)\b[^.;]{0,30}[.;] (?:let )?(?:it )?marinat\w*[^.;]*[.;] "
+    r"(?:then )?(?:bring|boil|simmer|cover and (?:cook|simmer))\b"
+)
+"""“Put everything into a pot. Marinate 30 min. Bring to the boil.”"""
 
 
 def is_brushed_back(understood: Understood) -> bool:

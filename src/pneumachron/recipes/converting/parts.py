@@ -317,7 +317,9 @@ def brushes_the_sauce(understood: Understood) -> bool:
 
 
 _ON_THE_MEAT = any_of(
-    r"\b(brush|paint|slather|lacquer)(es|ed|ing)?\b|\b(bast|glaz)(e|es|ed|ing)\b",
+    r"\bmop(?:ping)?\b[^.;]{0,16}\b(?:sauce|glaze)\b"
+    r"|\b(?:be|ein)(?:streich|pinsel|pinsl)\w*|\b(?:glasier|lackier)\w*"
+    r"|\b(brush|paint|slather|lacquer)(es|ed|ing)?\b|\b(bast|glaz)(e|es|ed|ing)\b",
     r"(?:^|[.;,] |\band )sauce (?:the|them|both|all)\b",
     r"\b(?:pour|spoon|ladle)\b[^.;]{0,20}\b(?:sauce|glaze)\b[^.;]{0,40}"
     r"\b(?:bake|roast|broil|grill)\b[^.;]{0,30}\b(?:uncovered|sticky|caramel\w*|brown\w*)\b",
@@ -439,7 +441,7 @@ def _is_row(understood: Understood, row: int) -> bool:
 
 
 BRUSHED = any_of(
-    r"\b(?:be|ein)(?:streich|pinsel)\w*", r"\bglasier",
+    r"\b(?:be|ein)(?:streich|pinsel)\w*", r"\b(?:glasier|lackier)",
     r"\bbrush", r"\bslather", r"\btoss", r"\bglaz", r"\bbroil", r"\bpaint", r"\bbaste", r"\bspread",
     r"\bcoat(?!s)(?! (?:a|the) (?:back of )?(?:a |the )?spoon)",
     r"\bin(to)? an? (foil )?(pan|tray) with\b",

@@ -45,7 +45,8 @@ _WITH_ONIONS = any_of(r"\bonions?\b.*\bcarrots?\b", r"\bcarrots?\b.*\bonions?\b"
 _SOFTENED = any_of(r"\bsoften", r"\b(soff?ritto|mirepoix)\b",
                    r"\bonions? in (?:the |hot |some )?(?:lard|oil|butter|fat|dripping)\b",
                    r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b",
-                   r"\b(an(r(ö|oe)sten|schwitzen)|(an)?d(ü|ue)nsten)\b")  # fmt: skip
+                   r"\b(an(r(ö|oe)sten|schwitzen)|(an)?d(ü|ue)nsten)\b",
+                   r"\bglasig\b|\bmit(?:braten|r(?:ö|oe)sten|d(?:ü|ue)nsten)\b")  # fmt: skip
 
 
 def softened_lines(understood: Understood) -> frozenset[int]:
@@ -185,9 +186,12 @@ _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\b
                 r"\b(?:add|tip in)\b[^.;]{0,40}\b(?:onions?|shallots?|leeks?|lardons|bacon)\b"
                 r"[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
                 r"\badd\b[^.;]{0,20}\bonions?\b[^.;]{0,40},? \d+ ?min",
+                r"\bcolou?r (?:the |your )?(?:\w+ )?(?:onions?|shallots?|vegetables|veg|leeks?)\b",
                 r"\broast\b[^.;]{0,20}\bin (?:the|its) (?:\w+ )?fat\b",
                 r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b",
-                r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b")  # fmt: skip
+                r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b",
+                r"\b(?:brate|röste|schwitze|dünste)\b[^.;]{0,120}\b(?:an|mit)\b"
+                r"|\bmitge(?:braten|röstet)\b")  # fmt: skip
 _PUT_IN = any_of(r"\b(pour|add|put|stir|mix|tip|top|combine|whisk)(s|ed)?\b")
 
 

@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Iterator, Sequence
-from itertools import pairwise
+from itertools import filterfalse, pairwise
 
 from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -48,6 +48,32 @@ _USED = re.compile(
     re.I,
 )
 """“Stir the cumin and salt together. Use it to coat the ribs.”"""
+_FLEISCH = (
+    r"(?:fleisch|schulter|rippchen|rippen|spareribs|braten|(?:rinder)?brust|nacken|stücke|würfel"
+    r"|es|sie|seiten|rundum|rundherum)"
+)
+_MIT = re.compile(
+    rf"\b{_FLEISCH}\b[^.;,]{{0,40}}?\b(?:mit|in) (?P<womit>[^.;]{{3,160}}?)"
+    r"\b(?:bestreu(?:en|t)|(?:ge)?wälz(?:en|t)|bestäub(?:en|t)|(?:ge)?würz(?:en|t)|einreiben"
+    r"|eingerieben|ein(?=[.,;]|$| und))\b"
+    rf"|\bwürze (?:das |die |den )?{_FLEISCH} (?:\w+ ){{0,3}}mit (?P<danach>[^.;]{{3,160}})"
+    r"|\bmit (?P<davor>[^.;]{{3,160}}?)\b(?:bestreu|bestäub|einreib|eingerieben)\w*\b",
+    re.I,
+)
+"""“Das Fleisch mit Paprikapulver und Salz bestreuen”; “reibe es mit … ein”."""
+_STREUT = re.compile(
+    rf"\b(?:über|auf) (?:das |die |den |beide ){{0,2}}{_FLEISCH}\b"
+    r"[^.;]{0,24}\b(?:streuen|verteilen|reiben|geben und einmassieren)\b",
+    re.I,
+)
+"""“Salz und Zucker auf das Fleisch streuen”: what stands before it."""
+_DAMIT = re.compile(
+    r"\bdamit\b[^.;]{0,40}\b(?:bestreu|bestäub|einreib|eingerieben|einmassier|(?:ge)?würz)\w*"
+    r"|\bdie (?:gewürz)?mischung (?:auf|über) (?:das |die |den ){0,2}\w+ "
+    r"(?:geben|streuen|verteilen)",
+    re.I,
+)
+_MISCHT = re.compile(r"\b(?:(?:ver)?misch|verr(?:ü|ue)hr|vermeng|zersto|mörser)\w*", re.I)
 _MIXES = re.compile(
     r"\W*(?:then )?(?:(?:in|using) [^,.;]{3,30},? )?(?:stir|mix|combine|blend)\b", re.I
 )
@@ -58,7 +84,9 @@ _NEXT = re.compile(
 )
 """What is done afterwards, in the same sentence."""
 _WET = re.compile(
-    r"\b(?:stock|broth|wine|water|beer|cider|juice|cola|vinegar|tomato(?:es)?|sauce)\b", re.I
+    r"\b(?:stock|broth|wine|water|beer|cider|juice|cola|vinegar|tomato(?:es)?|sauce)\b"
+    r"|(?:brühe|fond|wein|wasser|bier|saft|essig|tomaten|so(?:ß|ss)e|senf|öl|honig)\b",
+    re.I,
 )
 """What is poured with the spices is no rub: “mix the meat with the paprika and the wine”."""
 
@@ -77,6 +105,7 @@ def put_on(understood: Understood, early: Sequence[str]) -> frozenset[int]:
 def _told(sentences: Sequence[str]) -> Iterator[str]:
     """The words that say with what."""
     for before, text in pairwise(["", *sentences]):
+        yield from filterfalse(_WET.search, _told_in_german(before, text))
         for pattern in (_WITH, _ONTO):
             for found in pattern.finditer(text):
                 what = next(filter(None, found.groups()), "")
@@ -87,3 +116,14 @@ def _told(sentences: Sequence[str]) -> Iterator[str]:
             what = before if _MIXES.match(before) else used[0]
             if not _WET.search(what):
                 yield what
+
+
+def _told_in_german(before: str, text: str) -> Iterator[str]:
+    """As `_told`, of one sentence and the one before it."""
+    for found in _MIT.finditer(text):
+        yield found["womit"] or found["davor"] or found["danach"]
+    if strewn := _STREUT.search(text):
+        yield text[: strewn.start()]
+    if with_that := _DAMIT.search(text):
+        own = text[: with_that.start()]
+        yield own if _MISCHT.search(own) else before if _MISCHT.search(before) else ""

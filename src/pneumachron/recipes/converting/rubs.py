@@ -266,8 +266,8 @@ def _is_rubbed_in(part: Part, early: Sequence[str]) -> bool:
     if part.role not in {"main", "marinade"} or len(name.split()) > MOST_IN_A_NAME:
         return False
     rubbed = re.compile(
-        r"\b(?:rub|stuff|massage|smear|slather|push|work|press)\b[^.;]{0,60}\b(?:the|this|all|with"
-        rf"|that) {re.escape(name)}\b",
+        r"\b(?:rub|stuff|massage|smear|slather|push|work|press|dust|coat(?:ing)?|season"
+        rf"|pat|dredge)\b[^.;]{{0,60}}\b(?:the|this|all|with|that) {re.escape(name)}\b",
         re.I,
     )
     return any(rubbed.search(text) for step in early for text in sentences_in(step))

@@ -40,6 +40,7 @@ SEASONED = any_of(
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
     r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben|einmassieren)\b",
+    r"\b(?:eingerieben|gesalzen|gepfeffert)\b|\breibe?n?\b[^.;]{3,120}\bein(?=[.,;]|$| und)",
     TOSSED,
     PUSHED,
 )
@@ -73,6 +74,10 @@ _STIRRED_IN = any_of(
     r"\b(?:whisk|stir|mix|combine)\b[^.;]*\b(?:ketchup|preserves|jam)\b[^.;]*\bmustard\b",
     r"\b(?:whisk|stir) in (?:the |a )?[^.;]{0,30}\bmustard\b",
     r"\bsenf\b[^.;]{0,30}\b(?:ein|unter)r(?:ü|ue)hren\b",
+    r"\b(?:brühe|fond|bier|\w*wein|wasser)\b[^.;]{0,40}\bsenf\b"
+    r"|\bsenf\b[^.;]{0,40}\b(?:brühe|fond|bier|\w*wein|wasser)\b",
+    r"\b(?:add|stir in|mix in|spoon in)\b(?![^.;]*\b(?:to|over|onto) (?:the |your )?"
+    r"(?:ribs?|meat|pork|beef|brisket|steaks?)\b)[^.;]*\bmustard\b",
     r"\b(pour|add|stir|whisk|tip|mix|combine)\b.*"
     r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b",
 )

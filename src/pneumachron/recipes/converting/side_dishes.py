@@ -1,6 +1,7 @@
 """Which steps make what is served beside the meat."""
 
 import re
+from collections.abc import Set
 
 from pneumachron.recipes.converting.glazes import ONLY_MIXED
 from pneumachron.recipes.converting.parts import (
@@ -10,6 +11,7 @@ from pneumachron.recipes.converting.parts import (
     making,
     parts_apart,
 )
+from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.patterns import any_of
@@ -24,9 +26,12 @@ def makes_a_side(understood: Understood, step: str) -> bool:
     parts = {part for part in apart.values() if part.role == "beside"}
     rows = {row for row, part in apart.items() if part.role == "beside"}
     if any(
-        is_side_work(text)
-        and not _ONLY_SERVES.match(text)
-        and len(rows_named(understood, text) & rows) > 1
+        _works_on_it_alone(understood, text, rows)
+        or (
+            is_side_work(text)
+            and not _ONLY_SERVES.match(text)
+            and len(rows_named(understood, text) & rows) > 1
+        )
         for text in sentences_in(step)
     ):
         return True  # “Sauté the onions and mushrooms in the butter”, under “For the garnish”
@@ -47,6 +52,27 @@ def makes_a_side(understood: Understood, step: str) -> bool:
     return any(_tells_how(name, low) for name in filter(None, names))
 
 
+def _works_on_it_alone(understood: Understood, text: str, rows: Set[int]) -> bool:
+    """“While the pork cooks, heat the vinegar, sugar and salt and pour over the onion.”"""
+    told = _MEANWHILE.sub("", text)
+    named = rows_named(understood, told) if _WORKS.search(told) else frozenset()
+    kinds = {understood.ingredients[row].kind for row in named & rows}
+    # “the sugar” of the pickle could be the brown one of the rub as well
+    others = {understood.ingredients[row].kind for row in named - rows}
+    alone = len(named & rows) >= _LEAST_WORKED_ON and others <= kinds
+    return alone and not WITH_THE_MEAT.search(_POURED.sub("", told))
+
+
+_MEANWHILE = re.compile(r"\W*(?:while|as) (?:the |your |it |that )?[^,;]{3,40}, ", re.I)
+_WORKS = any_of(
+    r"\b(?:heat|boil|whisk|blend|toss|dissolve|shake|mash|bring|simmer|mix|combine)\b",
+    r"\b(?:put|place|add)\b[^.;]{3,80}\b(?:jar|bowl|jug|small pan|saucepan)\b",
+)
+_POURED = re.compile(
+    r"\bpour(?:ed)? (?:it |this |them )?over\b(?! (?:the )?(?:meat|ribs|pork|beef))", re.I
+)
+_LEAST_WORKED_ON = 3
+"""Foods of a side that one sentence puts together. Judgement."""
 _ONLY_SERVES = re.compile(r"\W*serve\b[^.;]*\b(?:with|over|on)\b[^.;]*\W*$", re.I)
 
 

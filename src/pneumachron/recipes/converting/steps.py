@@ -115,13 +115,17 @@ def _is_time_for(work: Work, told: OwnWords, kind: str) -> bool:
 
 _SOAKS_PULSES = re.compile(r"\bsoak\b[^.;]*\b(?:beans|peas|chickpeas|lentils|pulses)\b", re.I)
 _TO_MARINATE = re.compile(r"\bmarinat|\bfridge\b|\brefrigerat|\bovernight\b", re.I)
+_REST_OF_IT = re.compile(
+    r"\b(?:boil|simmer|reduce)\b[^.;]{0,24}\b(?:other|remaining|rest of)\b", re.I
+)
+"""“Boil the other cup of cider with the syrup”: none of that is poured in."""
 _WAITS: frozenset[When] = frozenset({"after", "finish"})
 
 
 def _with_what_waits(work: Work, told: OwnWords) -> tuple[Message, ...]:
     """What is blended or poured in before the lid, without what goes in after pressure."""
     said = own_words(told.text)
-    if not told.before_heat or _TO_MARINATE.search(told.text):
+    if not told.before_heat or _TO_MARINATE.search(told.text) or _REST_OF_IT.search(told.text):
         return (said,)
     named = rows_named(work.understood, told.text)
     early = {line.origin for line in work.lines if line.when not in _WAITS}
@@ -183,8 +187,8 @@ def _mixed_now(work: Work) -> list[OutLine]:
         if work.marinades and line.origin in work.in_marinade and line.when in _MIXED_NOW
     ]  # fmt: skip
     poured = [line for line in mixed if line.when != "season"]
-    wet = any(line.food.kind in _WETS for line in poured) or (
-        not poured and any(line.food.kind == "dairy" for line in mixed)
+    wet = any(line.food.kind in _WETS for line in poured) or any(
+        line.food.kind == "dairy" for line in mixed
     )
     if is_brushed_back(work.understood):  # a part of it stays for the glaze
         return mixed

@@ -90,7 +90,7 @@ def sauce(work: Work) -> OutStep | None:
         row for each in work.kept if SIMMERS_THE_RESERVED.search(each.text)
         for row in rows_named(work.understood, each.text)
     }  # fmt: skip
-    after = [line for line in after if line.origin not in apart]
+    after = [line for line in after if line.origin not in apart | _boiled_eggs(work)]
     slurry = [
         line for line in after
         if thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
@@ -137,6 +137,14 @@ def sauce(work: Work) -> OutStep | None:
     return OutStep("sauce", (*taken_out, say(juice), *said, say("salt_last")), (10.0, 25.0))
 
 
+def _boiled_eggs(work: Work) -> frozenset[int]:
+    """“Boil the eggs for 7 minutes and peel them”, in the recipe's own words: none are stirred."""
+    told = [text for each in work.kept for text in sentences_in(each.text)]
+    rows = rows_named(work.understood, " ; ".join(filter(_EGGS_BOILED.search, told)))
+    return frozenset(row for row in rows if work.understood.ingredients[row].food.words == "eggs")
+
+
+_EGGS_BOILED = any_of(r"\b(?:boil|peel|shell|poach|fry|halve|slip|nestle|add)\b[^.;]*\beggs\b")
 _FRIED: frozenset[Kind] = frozenset({"tender_veg", "aromatic", "root", "fat"})
 _FRIES = any_of(r"\b(?:saut[eé]|fry|brown|roast|cook|sizzle)\b")
 

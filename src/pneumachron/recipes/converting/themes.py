@@ -120,7 +120,12 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bmarinieren\b",
             r"\boverlay in\b",
             r"\bfor \d+ hours? in the (fridge|refrigerator)",
-            r"\b(marinieren|einlegen)\b.*\b(stunden|nacht)\b",
+            r"\bmarinier(?:t|e)\b|\b(marinieren|einlegen)\b.*\b(stunden|nacht)\b",
+            r"\b(?:stunden?|nacht|kühlschrank)\b[^.;]*"
+            r"\b(?:einlegen|eingelegt|(?:durch)?ziehen lassen)\b",
+            r"\b(?:dazu|dazugeben|hinein)\b[^.;]{0,80}"
+            r"\b(?:kühlschrank|kühl stellen|kalt stellen)\b",
+            r"\bdarin (?:wenden|wälzen|einlegen)\b[^.;]*\b(?:stunden?|nacht|kühlschrank|kalt)\b",
         ),
     ),
     (
@@ -143,6 +148,9 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bmix (the )?(salt|sugar|spices)",
             r"\bmixed dry spices",
             r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben|einmassieren|trocken ?tupfen)\b",
+            r"\b(?:würze|eingerieben|gesalzen|trocken ?getupft)\b|\breibe?n?\b[^.;]*\bein\b",
+            r"\b(?:fleisch|rippchen|rippen|spareribs|braten|\w*brust|schulter|damit)\b[^.;]{0,200}"
+            r"\b(?:bestreuen|bestreut|wälzen|bestäuben)\b",
         ),
     ),
     (
@@ -152,7 +160,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bsear\b",
             r"\bfry the\b",
             r"\bbrown\b(?! (?:sugar|rice|ale|gravy|sauce|mustard|stock)\b)",
-            r"\ban(braten|gebraten)\b",
+            r"\ban(braten|gebraten)\b|\bbrate\b[^.;]{0,120}\ban\b",
         ),
     ),
     (
@@ -162,9 +170,19 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bonions?\b",
             r"\bgarlic\b",
             r"\b(an(r(ö|oe)sten|schwitzen)|(an)?d(ü|ue)nsten)\b",
+            r"\bmit(?:braten|r(?:ö|oe)sten|d(?:ü|ue)nsten)\b|\bglasig\b",
         ),
     ),
-    ("deglaze", any_of(r"\bwine\b", r"\bdeglaz", r"\bscrape", r"\babl(ö|oe)schen\b")),
+    (
+        "deglaze",
+        any_of(
+            r"\bwine\b",
+            r"\bdeglaz",
+            r"\bscrape",
+            r"\babl(ö|oe)schen\b",
+            r"\bl(?:ö|oe)sche\b[^.;]{0,60}\bab\b",
+        ),
+    ),
     (
         "finish",
         any_of(
@@ -173,7 +191,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bbrush",
             r"\bpaint\b",
             r"\bcrisp",
-            r"\b(?:bestreichen|bepinseln|einpinseln|glasieren)\b",
+            r"\b(?:be|ein)(?:streich|pinsel|pinsl)\w*|\b(?:glasier|lackier)\w*",
             r"\bbaste\b[^.;]*\b(?:reserved|remaining|rest of)\b",
             r"\b(?:open|foil)\b[^.;]{0,24}\b(?:crank|turn|up)\b"
             r"[^.;]{0,16}\b(?:2[0-5]\d|4[0-7]\d)\b",
@@ -221,7 +239,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\breduc",
             r"\bgravy",
             r"\bsauce\b",
-            r"\bstir in\b",
+            r"\bstir (?:in|through)\b",
             r"\bstir the\b",
             r"\bboil it down",
             r"\bwhisk\b",

@@ -55,9 +55,14 @@ _OPTIONAL = re.compile(r"^(?P<bullet>\W*)optional\s*:\s+(?P<food>[\d½⅓⅔¼¾
 """“Optional: 1 tsp chile flakes”: so much of a food."""
 
 
+_SHOUTED = re.compile(r"^(\W*(?:(?:TO|FOR) (?:SERV(?:E|ING)|FINISH)|GARNISH))\s+(?=[a-z\d])")
+"""“TO SERVE tortillas, lime”: a part without its colon."""
+
+
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     line = _EMPHASIZED_LABEL.sub(r"\1", line)  # "*Chimichurri:* parsley, 4 cloves garlic"
+    line = _SHOUTED.sub(r"\1: ", line)
     line = _FAVORITE.sub(r"\g<amount> \g<bought> \g<sauce>", line)
     line = _OPTIONAL.sub(r"\g<bullet>\g<food>, optional", line)
     if _GEAR.match(line):
@@ -232,6 +237,7 @@ def _foods_of(part: str, rest: str) -> list[str]:
     if part.lower().startswith("for "):
         barred = _BARS.split(rest, MOST_ON_A_LINE)
         counted = barred if len(barred) > 1 else _listed(rest)
+        counted = _of_as_much(counted)
         one = len(counted) == 1 and read_line(rest).low is not None and look_at(rest).work <= 0
         return counted if len(counted) > 1 or one else []
     role = Part.of(part, ()).role
@@ -283,6 +289,20 @@ def _each_food(parts: list[str], role: PartRole) -> list[str]:
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
     return foods
+
+
+def _of_as_much(foods: list[str]) -> list[str]:
+    """“1 tbsp each salt, pepper and garlic granules”: what is bare behind it is of as much."""
+    found: list[str] = []
+    for food in foods:
+        if found and _EACH.search(found[-1]) and not _is_counted(food):
+            found[-1] += f", {food}"
+        else:
+            found.append(food)
+    return found
+
+
+_EACH = re.compile(r"\beach:? (?:of )?[^\W\d_]", re.I)
 
 
 def _listed(rest: str) -> list[str]:

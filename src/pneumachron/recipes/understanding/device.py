@@ -12,12 +12,12 @@ from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
 _SLOW = re.compile(
     r"(?<!\bno )(?<!without a )\bslow[- ]?cook(er|ed|ing)?\b"
-    r"|(?<!\bno )\bcrock[- ]?pot\b|\b(?:the|my|your|in) crock\b(?! of)",
+    r"|(?<!\bno )\bcrock[- ]?pot\b|\b(?:the|my|your|in) crock\b(?! of)|\bschongarer\b",
     re.I,
 )
 _SLOW_COOKER = re.compile(
     r"(?<!\bno )(?<!without a )\bslow[- ]?cooker\b|(?<!\bno )\bcrock[- ]?pot\b"
-    r"|\b(?:the|my|your|in) crock\b",
+    r"|\b(?:the|my|your|in) crock\b|\bschongarer\b",
     re.I,
 )
 _SMOKER = re.compile(
@@ -37,7 +37,7 @@ _STOVETOP = re.compile(
     r"|\bpressure (?:canner|saucepan|pan|kettle)\b"
     r"|\b(?:min\w*\.?|hours?) at (?:5|10|15) (?:lbs?|pounds?)\b"
     r"|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
-    r"|\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)|\bschnellkocht",
+    r"|\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)|\bschnellkocht|\bdampfkochtopf",
     re.I,
 )
 _ON_THE_STOVE = any_of(
@@ -83,7 +83,7 @@ LID = any_of(
     r"\btightly\b",
     r"\b(packets?|parcels?|pouch(es)?)\b",
     r"\b(roasting|oven|cooking) bag\b",
-    r"\bclay pot\b",
+    r"\bclay pot\b|\b(?:römer|ton)topf\b",
     r"\btagine\b",
     r"\bschmor\w+",
     r"\b(zugedeckt|abgedeckt|abdecken|deckel|alufolie)\b",
@@ -258,6 +258,9 @@ _LOW_FOR_LONG = re.compile(
     r"(?: ?(?:½|1/2))?(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b"
     r"|\b(?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?),? (?:on )?low\b"
     r"(?! (?:heat|flame|burner|oven|simmer))"
+    r"|\b(?:auf|stufe) low\b|\b(?:stunden?|std)\b\.? (?:auf|bei) (?:stufe )?low\b"
+    r"|\bauf (?:niedriger|hoher) stufe\b[^.;]{0,12}\d? ?(?:stunden|std|garen)\b"
+    r"|\bauf high \d (?:stunden|std)\b"
     r"|\blow (?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b",
     re.I,
 )

@@ -124,7 +124,7 @@ _COMMAS = re.compile(r"\s*[,;]\s+(?:and\s+|plus\s+)?|\s+(?:and|&)\s+(?=[\w½¼¾
 
 _SLASHES = re.compile(r"(?<=[a-z])(?<!\band)/(?=[a-z])(?!or\b)")
 """“2 T each black pepper/garlic powder/onion powder”."""
-_POWDERS = re.compile(r" (?:powder|granules|salt|flakes)$", re.I)
+_POWDERS = re.compile(r" (?:powders?|granules|salt|flakes)$", re.I)
 _OF_A_POWDER = re.compile(r"(?P<food>.*\b(?:garlic|onion|celery|chil[il]i?|mustard|ginger))$", re.I)
 
 

@@ -248,6 +248,7 @@ def read_line(text: str) -> Line:
     plain = _LEADERS.sub(": ", _FROM_THE_MILL.sub("", plain))
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
+    plain = _SPACED_RANGE.sub("-", plain)
     # 1.500 g and 1,000 ml are thousands
     plain = _THOUSANDS.sub(r"\1\2", plain)
     # "375 ml bottle stout" is so much stout; "To glaze: 1 tbsp honey" says what the honey is for
@@ -353,6 +354,10 @@ _FROM_THE_MILL = re.compile(r"\s(?:aus der mühle|from the mill)\b", re.I)
 _THOUSANDS = re.compile(
     r"(?<![\d.,])(\d{1,3})[.,](\d{3})(?=\s*(?:g|gr|grams?|ml|millilit(?:re|er)s?)\b)", re.I
 )
+_SPACED_RANGE = re.compile(
+    rf"(?<=[a-z,(] \d)\s+[-–—]\s+(?=\d[\d./½⅓⅔¼¾]{{0,5}}\s?{WEIGHT_UNIT}\b)", re.I
+)
+"""“1 brisket 3 – 4 lbs”, and no aside behind a dash."""
 _MIXED = re.compile(
     r"(?<![\d/.])(\d{1,3})\s?[-–]\s?(\d{1,2}\s?[/\u2044]\s?\d{1,2}|[½⅓⅔¼¾⅛⅜⅝⅞⅙⅚⅕⅖⅗⅘])(?!\d)"
 )

@@ -317,11 +317,14 @@ def _by_weight(recipe: Recipe, main: HeatSpan) -> float:
     return mass_kg / main.per_kg
 
 
+_HIGH = frozenset({"high", "hoher", "hoch"})
+
+
 def _of_device(device: Device | None, sentence: str) -> Method | None:
     if device == "slow":
         # "low 8 hours, or high 4": the first is the recipe's own
-        level = re.search(r"\b(high|low)\b", sentence, re.I)
-        return "slow_high" if level and level[1].lower() == "high" else "slow_low"
+        level = re.search(r"\b(high|low|niedrig\w*|hoher|hoch)\b", sentence, re.I)
+        return "slow_high" if level and level[1].lower() in _HIGH else "slow_low"
     if device == "oven":
         shut = LID.search(_NOT_SHUT.sub("", sentence))
         braised = re.search(r"\bbrais|\bsimmer|\blid\b", sentence, re.I)

@@ -93,6 +93,9 @@ def is_named(understood: Understood, item: Ingredient, text: str) -> bool:
     “Brown sugar” is not the white sugar, “garlic powder” no garlic; “the oil” is not the sesame
     oil, where that is called so elsewhere.
     """
+    other = understood.other_names.get((item.index, item.line.name))
+    if other is not None and other.search(text):
+        return True
     if not may_name(item, text):
         return False
     words = telling_words(item.line.name)

@@ -75,7 +75,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(separates?|parts) easily\b|\bteased? (it |them |the meat )?apart\b"
             r"|\bpull off the meat\b|\b(nearly|almost) off the bones?\b",
             r"\b(vom|von den) knochen\b|\bauseinander|\b(zer|ge)?(z|r)upf|\bzerteil",
-            r"\bzerf(ä|ae)ll\w*|\bzerpfl(ü|ue)ck\w*",
+            r"\bzerf(ä|ae)ll\w*|\bzerpfl(ü|ue)ck\w*|\bzerrei(?:ß|ss)en\b|\bpullen\b",
             r"\b(pulls?|comes?|breaks?|tears?) (easily )?apart\b",
             r"\bpulled\b(?! (back|away|from|out|off))",
             r"\bpulled (away )?from the bones? (with|by) \w+|\bparts from the bones?\b",
@@ -231,7 +231,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(across|against) the grain\b",
             r"\bthick slabs\b",
             r"\bcut (the (ribs|racks?|slabs?) |it |them )?between\b",
-            r"\bin Scheiben\b|\b(?:fleisch|braten) (?:\w+ )?aufschneiden\b",
+            r"\bin Scheiben\b|\btranchier|\b(?:fleisch|braten|nacken|\w*schulter|\w*brust)\b"
+            r"[^.;]{0,40}\b(?:aufschneiden|aufgeschnitten|scheiben)\b",
             r"\b(test|check|try)\w* (it |them |the meat )?with a (fork|skewer|knife|toothpick)\b",
             r"\b(meat|pork|beef|it|they|should|will|must) yields?\b",
             r"\bgives? easily\b|\btwist test\b",

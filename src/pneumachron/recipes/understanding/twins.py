@@ -35,11 +35,15 @@ _GERMAN = re.compile(
     r"|kartoffeln|schmalz|möhren|pilze|so(?:ß|ss)e|bier)$"
 )
 """German puts into one word what English says in two: “Knollensellerie” is “der Sellerie”."""
+_KNOLLE = re.compile(r"^(sellerie|lauch|ingwer|fenchel|thymian|rosmarin|porree)"
+                     r"(?:knollen?|stangen?|stauden?|zweige?|wurzeln?)$")  # fmt: skip
+"""“Sellerieknolle” is “der Sellerie”."""
 _PASTES = frozenset({"tamarind", "miso", "harissa", "achiote", "annatto", "chipotle", "anchovy"})
 """“Add the tamarind”; but tomatoes are no tomato paste."""
 GENERIC = frozenset(
     {"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup", "bulb", "bulbs", "stick",
-     "sticks", "pod", "pods", "quill", "quills", "stalk", "stalks"}
+     "sticks", "pod", "pods", "quill", "quills", "stalk", "stalks", "chunks", "slices", "pieces",
+     "wedges", "rings", "halves", "florets", "strips", "ribs"}
 )  # fmt: skip
 """Words that come after what a thing is."""
 
@@ -59,6 +63,8 @@ def telling_word(words: Sequence[str]) -> str:
         last = "chipotle"
     if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
         last = last.removesuffix("pulver")
+    if part := _KNOLLE.match(last):
+        last = part[1]
     if compound := _GERMAN.search(last):
         last = compound[1]
     if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):

@@ -28,6 +28,7 @@ from pneumachron.recipes.understanding.meat import (
 )
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
 from pneumachron.recipes.understanding.misspelled import spelled_right
+from pneumachron.recipes.understanding.other_names import OtherNames, other_names
 from pneumachron.recipes.understanding.other_ways import in_one_way
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.plates import read_plates
@@ -96,6 +97,8 @@ class Understood:
     """The steps, with “the next 5 ingredients” and “everything” written out by name."""
     companies: Companies = field(default_factory=dict)
     """Foods that share a word with others."""
+    other_names: OtherNames = field(default_factory=dict)
+    """Foods that the steps call otherwise than the list."""
     unread: tuple[int, ...] = field(default=())
     """Lines of ingredients whose food is not known here."""
 
@@ -169,6 +172,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         questions=tuple(questions),
         said=said,
         companies=companies(ingredients, recipe.parts, said),
+        other_names=other_names(ingredients, said),
         unread=tuple(item.index for item in ingredients if item.kind == "unknown"),
     )
 
