@@ -3,9 +3,11 @@
 Recipes are invented; the trade's words are common practice.
 """
 
+import pytest
+
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.understanding.understand import understand
-from tests.recipes.supper import KITCHEN, WET, made, read, told, went
+from tests.recipes.supper import KITCHEN, WET, made, read, told, understood, went
 
 DUSTED = """Sticky rack
 
@@ -93,3 +95,113 @@ def test_mustard_added_to_the_sauce_is_not_rubbed_on() -> None:
     more = ("300 ml cider", "1 tsp wholegrain mustard")
     done = made("Season the pork and brown it.", sauce, WET, more=more)
     assert went(done, 2) == ["pot"]
+
+
+def test_the_rest_goes_into_the_glaze_as_well() -> None:
+    more = ("1 jar apricot preserves", "1/2 cup bottled dressing", "2 tbsp vinegar")
+    late = "Mix jam and the rest; spoon over the pork. Bake uncovered 45 min."
+    done = made("Cover with foil and bake at 350F for 1 1/2 hours. Drain.", late, more=more)
+    assert [went(done, row) for row in (1, 3)] == [["finish"]] * 2
+
+
+BOWLS = """Carnitas bowls
+
+Ingredients:
+
+Pork
+- 6 lb pork butt
+- 3 tbsp rub
+
+Braise
+- 1 onion, cut up
+- 1 cup broth
+
+Bowls
+- cooked rice, black beans, avocado, lime
+
+Directions:
+
+Rub the pork. Cook it in the broth with the onion, covered, at 250 for 6 hours.
+Let it cool, shred, discard the bone. Spread on a sheet pan and broil till the edges go crispy.
+"""
+
+
+def test_a_heading_above_one_line_of_foods() -> None:
+    recipe = read(BOWLS)
+    assert "Bowls" not in recipe.ingredients
+    assert recipe.parts[-1].name == "Bowls"
+    assert understand(recipe).crust.pulled_first
+
+
+LEMONS = """Pork with lemons
+
+PORK
+3 lb pork shoulder
+1 Tbsp. kosher salt
+1 cup wine
+
+SALSA VERDE
+1 cup parsley
+2 Tbsp. capers
+1 garlic clove
+3/4 cup olive oil
+
+LEMONS
+3 lemons, halved
+
+PREPARATION
+Salt the pork. Roast it in the wine for 4 hours, covered, at 300.
+Chop the parsley and capers and stir into the oil.
+Char the lemons in a dry skillet. Serve.
+"""
+
+
+def test_capitals_above_one_counted_food() -> None:
+    assert [part.name for part in read(LEMONS).parts] == ["PORK", "SALSA VERDE", "LEMONS"]
+
+
+def test_the_doings_of_a_letter() -> None:
+    recipe = read(
+        "nan's stew\n\nBits:\n2lb pork ribs\nan onion\npint of cider\n\nDoings:\n"
+        "flour + brown the ribs in a big pan\nchuck in onion, then the cider, lid on, 1hr"
+    )
+    assert recipe.ingredients == ("2lb pork ribs", "an onion", "pint of cider")
+    assert len(recipe.steps) == 2
+
+
+def test_what_is_injected_is_work() -> None:
+    recipe = read(
+        "Brisket my way\n\nTrim a 12 lb packer.\n"
+        "Inject: 2 cups beef broth, 1 T salt, strain it or the needle clogs\n"
+        "Rub: 2 T salt, 2 T pepper, 1 T garlic powder\nSmoke at 225 for 9 hours.\n"
+        "Wrap with 1 cup of the injection you kept back. Cook on to 203."
+    )
+    steps = convert(understand(recipe), KITCHEN).steps
+    assert [step.kind for step in steps][:1] == ["cure"]
+    assert sum(step.kind == "cure" for step in steps) == 1
+
+
+def test_for_how_many_is_no_food() -> None:
+    recipe = read(
+        "Easy. Rub 2 tbsp paprika and 1 tsp salt over your pork shoulder (3kg). Put two onions in "
+        "the slow cooker with 200ml apple juice, low for 10 hrs. Serves about 10 in rolls."
+    )
+    assert not any("rolls" in line and line[0].isdigit() for line in recipe.ingredients)
+
+
+def test_a_paste_worked_into_the_cuts() -> None:
+    step = "Mix fennel seeds, salt, garlic and oil to a paste and work it into the cuts."
+    more = (
+        "1/4 cup fennel seeds",
+        "3 tbsp salt",
+        "6 cloves garlic",
+        "1/4 cup olive oil",
+        "1 cup wine",
+    )
+    done = made(step, "Pour in the wine.", WET, more=more)
+    assert went(done, 3) == ["season"]
+
+
+def test_a_range_with_spaces_around_its_dash() -> None:
+    beef = understood(WET, meat="1 brisket 3 – 4 lbs")
+    assert beef.mass_kg == pytest.approx(3.5 * 0.4536, rel=0.01)

@@ -21,7 +21,7 @@ MAX_PARTS = 20
 
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
 _ROLE_WORDS: tuple[tuple[PartRole, str], ...] = (
-    ("brine", r"\b(brines?|cures?|injections?)\b"),
+    ("brine", r"\b(brines?|cures?|inject|injections?)\b"),
     ("marinade", r"\b(?!trocken)\w*marinade[ns]?\b"
                  r"|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
     ("rub", r"\b(rubs?|crust|dust|seasoning|spice mix|spice blend|dry mix|(?:ge)?würzmischung"

@@ -11,7 +11,7 @@ from pneumachron.recipes.understanding.understand import Understood
 
 CURED = any_of(
     r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b",
-    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*", r"\bsalt ?pet(?:re|er)\b",
+    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*\b(?! (?:you|we|i|left|and)\b)", r"\bsalt ?pet(?:re|er)\b",
     r"\bin (?:the )?salt\b[^.;]{0,40}\bdays?\b",
 )  # fmt: skip
 _CURES = any_of(r"(?<!pour )(?<!stir )(?<!tip )(?<!add )\bin (the|this) (brine|cure)\b",
@@ -105,7 +105,7 @@ def _injected(understood: Understood) -> frozenset[int]:
     )  # fmt: skip
 
 
-_INJECTED = any_of(r"\binject\w*\b[^.;]{0,60}?\bwith (?P<what>[^.;]{3,120})")
+_INJECTED = any_of(r"\binject\w*(?:\b[^.;]{0,60}?\bwith |(?: with)?\s*: ?)(?P<what>[^.;]{3,120})")
 _INJECTED_KINDS: frozenset[Kind] = THIN_KINDS | {"fat", "salty_thin", "acid"}
 
 

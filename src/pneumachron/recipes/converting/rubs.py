@@ -430,7 +430,8 @@ _GROUND_UP = re.compile(
 )
 _CRUSHED_AND_RUBBED = any_of(
     r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*"
-    r"(?:[,;] ?(?:and |then )?| and (?:then )?)(?:rub|massage|smear|press)\b",
+    r"(?:[,;] ?(?:and |then )?| and (?:then )?)"
+    r"(?:rub|massage|smear|press|work (?:it |this )?(?:in|all over)(?:to)?)\b",
     r"\b(?:zerdrücken|zerstoßen|zermahlen|mörsern|mischen|verrühren|vermengen)\b[^.;]{0,60}"
     r"\b(?:einreiben|bestreichen|einmassieren)\b",
 )

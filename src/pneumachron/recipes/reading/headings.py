@@ -16,7 +16,8 @@ _ASKS = (
 _INGREDIENTS = re.compile(
     r"^(the )?(ingredients?"
     r"( list| needed| (?:that )?(?:you(?:['’]ll| will)?|i) (?:need|use))?"
-    rf"|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
+    rf"|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff"
+    r"|bits(?: (?:and|&) (?:bobs|pieces))?)"
     r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
     r"|\s*\([^()]{1,50}\)|\s+(?:for|serves) \d{1,3}(?: [^\W\d_]+)?)?\s*:?$",
     re.I,
@@ -25,7 +26,7 @@ _STEPS = re.compile(
     r"^(the )?(do|(?:\d-\d-\d )?method!?|directions?|instructions?|steps?|preparation|procedure|"
     r"what (to|you|u|we|i|you['’]ll) do|do this|plan|so geht['’]s(?: schritt f(?:ü|ue)r schritt)?|"
     r"here['’]s how|how|step[- ]by[- ]step(?: (?:guide|instructions|photos|pictures))?|"
-    r"the (doing|making)|"
+    r"(?:the )?(?:doings?|making|process|work)|making it|"
     r"(what|how) (i|we) did( it)?|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,

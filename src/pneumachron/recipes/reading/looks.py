@@ -119,7 +119,7 @@ VERBS = frozenset({
     "cover", "crisp", "crush", "cube", "cut", "dab", "defat", "deglaze", "degrease", "dice", "dip",
     "discard", "divide", "dot", "double", "drain", "drape", "dredge", "dress", "drizzle", "drop",
     "dry", "dust", "eat", "enjoy", "ensure", "fill", "finish", "flip", "fold", "fork", "freeze",
-    "fry",
+    "fry", "inject",
     "garnish", "get", "give", "glaze", "go", "grate", "grill", "halve", "hang", "heap", "heat",
     "hit", "hoist", "hold", "immerse", "insert", "keep", "knead", "lay", "layer", "lean", "leave",
     "let", "lift", "light", "line", "load", "lock", "lower", "make", "marinate", "mash", "massage",

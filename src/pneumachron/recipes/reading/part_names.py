@@ -26,9 +26,30 @@ def capitals_are_headings(rows: list[Row]) -> None:
             food_of(row.plain) is not UNKNOWN and before.look.food > 0
             and not (_NAMES_A_PART.search(row.plain) or _made_below(row, rows[at + 1 : at + 3]))
         )  # fmt: skip
+        # “LEMONS” above “3 lemons”, where “SALSA VERDE” has its own foods above it
+        parted = len(capital) > 1 and _stands_apart(row, rows[at + 1 : at + 2])
+        known = known and not parted
         named = _A_WORD.search(row.plain) is not None  # "S & P" is no heading
         if row.plain.isupper() and named and short and plain and not known and not row.bulleted:
             row.heading = "part"
+
+
+def _stands_apart(row: Row, below: list[Row]) -> bool:
+    """Behind an empty line, with a counted food right below it."""
+    return row.after_gap and any(each.look.has_amount and not each.after_gap for each in below)
+
+
+def _opens_a_list(row: Row, below: Row, above: list[Row]) -> bool:
+    """“Bowls” above “- rice, beans, avocado”, where other foods have their bullets as well."""
+    few = len(row.plain.split()) <= MOST_IN_A_NAME and row.plain[:1].isupper()
+    bare = few and row.after_gap and not (row.bulleted or row.look.has_amount)
+    idle = below.bulleted and not below.after_gap and below.look.food > below.look.work
+    listed = sum(each.bulleted and each.look.food > each.look.work for each in above)
+    return bare and idle and listed >= LEAST_MIXED and not row.plain.endswith(".")
+
+
+MOST_IN_A_NAME = 3
+"""Words of a part's name that nothing marks. Judgement."""
 
 
 def _made_below(row: Row, below: list[Row]) -> bool:
@@ -91,6 +112,7 @@ def single_words_are_headings(rows: list[Row]) -> None:
             idle = first.heading is None and first.look.work <= 0.0
             opens = opens or (idle and _OF_A_SAUCE.match(plain))
         again = counted and goes_on and _is_told_again(row, rows[at + 1 :], rows[:at])
+        again = again or (parted and _opens_a_list(row, first, rows[:at]))
         if opens or again or _opens_a_mix(row, rows[at + 1 :]):
             row.heading = "part"
             parted = True

@@ -99,6 +99,7 @@ _RUB_IT = re.compile(
 """“Rub it with”: work, and no jar of rub."""
 _RUB_WITH = re.compile(r"\brub (?=with?\b|w\b|in\b)", re.I)
 _NO_FOOD = re.compile(
+    r"\b(?:serves|feeds|makes) (?:about |around |up to )?\d{1,2}\b(?:\s?(?:-|–|to)\s?\d{1,2}\b)?|"
     r"\b(?:50\s?/\s?50|1\s?:\s?1)\b|"
     r"\b(?:the )?size of an? (?:\w+ )?\w+|\bmash (?=the|it|them|every)|\(or [^()]*\)|"
     r"\blike (?:\w+ )?butter\b|(?<=[a-z]), half and half\b"

@@ -226,8 +226,8 @@ def _without_work(rest: str) -> tuple[str, str]:
     return (rest[: behind.start()], rest[behind.end() :]) if behind else (rest, "")
 
 
-_BUILDS = re.compile(r"\W*(?:build|assemble|fill|stack|layer) (?:the |your |each )?\w+", re.I)
-"""“Build bowls: rice, beans, pork” puts together what the list has."""
+_BUILDS = re.compile(r"\W*(?:(?:build|assemble|fill|stack|layer) (?:the )?\w+|inject$)", re.I)
+"""“Build bowls: rice, beans” puts together what the list has; “Inject: 2 cups broth” is work."""
 
 
 def _foods_of(part: str, rest: str) -> list[str]:

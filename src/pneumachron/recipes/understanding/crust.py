@@ -274,7 +274,7 @@ _PULLS = any_of(
     r"[^.;]{0,30}\b(?:meat|pork|beef|brisket|shoulder|it|apart|up|roughly|forks?|pieces|chunks)\b",
     r"^\W*(?:shred|pull)(?:,| and| then|\W*$)",
     r"\b(?:shred|pull|tear|break) (?:it |them )?into (?:\w+ )?(?:hunks|chunks|strands|pieces)",
-    r"(?:,|\b(?:then|and)) (?:shred|pull)\W*$",
+    r"(?:,|\b(?:then|and)) (?:shred|pull)\W*$|, (?:then )?(?:shred|pull)(?:,| and\b)",
     r"\b(?:zerpflück|zerzupf|zupf|auseinander ?(?:zieh|zupf))\w*",
 )
 _TO_CRISP = any_of(

@@ -21,6 +21,7 @@ _REST = re.compile(
     r"|\beverything else\b|\ball (?:of )?the rest\b"
     r"|(?P<served>(?<=with )(?:all )?the (?:rest|trimmings|toppings)(?=[.,;]|$))"
     r"|(?<=mix )(?:the )?rest(?= (?:&|and)\b|[.,;]|$)"
+    r"|(?P<mixed>(?<=and )(?:all )?the rest(?=[.;]| together|,? and (?:spoon|pour|spread|brush)))"
     r"|(?<=add )(?:the )?(?:remaining|rest)(?=,? (?:except|but|apart from)\b|[.,;]|$)",
     re.I,
 )
@@ -68,7 +69,8 @@ def spelled_out(
             begin = 0 if counted["which"].lower() == "first" else at
             at = begin + _number(counted["many"])
             text = text.replace(counted[0], f"{counted[0]} ({_names(foods[begin:at])})", 1)
-        if rest := _REST.search(text):
+        rest = _REST.search(text)
+        if rest and not (rest["mixed"] and not _MIXES.search(text[: rest.start()])):
             named = _left(foods, steps, row, rest.start())
             if rest["served"]:
                 told = " ".join(steps).lower()
@@ -79,6 +81,10 @@ def spelled_out(
         text = _ALL.sub(partial(_everything, foods, parts, own), text, count=1)
         found.append(text)
     return tuple(found)
+
+
+_MIXES = re.compile(r"\b(?:mix|combine|stir|whisk|blend|heat)\b[^.;]*$", re.I)
+"""“Mix the jam and the rest; spoon over the ribs.”"""
 
 
 def _only_powders(foods: list[Ingredient]) -> dict[str, str]:
