@@ -205,3 +205,48 @@ def test_a_paste_worked_into_the_cuts() -> None:
 def test_a_range_with_spaces_around_its_dash() -> None:
     beef = understood(WET, meat="1 brisket 3 – 4 lbs")
     assert beef.mass_kg == pytest.approx(3.5 * 0.4536, rel=0.01)
+
+
+def test_a_glaze_simmered_meanwhile_is_no_heat_of_the_ribs() -> None:
+    grilled = (
+        "Grill the ribs over indirect heat at 300 F, covered, for 2 hours.",
+        "While ribs cook, combine peaches, bourbon and honey in a saucepan. Simmer until peaches "
+        "break down, 15 to 20 minutes.",
+        "Wrap in foil and grill 1 hour more. Unwrap, brush with glaze and grill 10 minutes.",
+    )
+    done = made(*grilled, meat="2 racks pork spareribs", more=("3 peaches", "1/2 cup bourbon",
+                                                                "1/4 cup honey"))  # fmt: skip
+    assert done.understood.cooking.low_s == pytest.approx(3 * 3600.0)
+    assert "combine peaches" in told(done)
+
+
+def test_what_is_fried_in_a_second_pan_is_not_stirred_in_as_well() -> None:
+    late = (
+        "For the sofrito, heat oil in a large skillet. Saute the onion and pepper until soft. Add "
+        "the cumin. Stir in the tomato sauce and the shredded beef. Simmer 20 minutes."
+    )
+    done = made(
+        "Cover the brisket with water and simmer, covered, 2 1/2 hours. Cool and shred.", late,
+        meat="2 lb brisket",
+        more=("3 T olive oil", "1 onion", "1 green pepper", "1 t cumin", "1 can tomato sauce"),
+    )  # fmt: skip
+    assert late in told(done)
+    assert "Stir in olive oil" not in told(done)
+
+
+def test_the_salt_of_a_sauce_is_not_rubbed_on() -> None:
+    recipe = read(
+        "pulled pork\n\n- pork shoulder, 3 kg\n- rub it with pepper and a bit of sugar, oven at "
+        "120C, 9 hrs\n- shred. sauce = 200ml cider vinegar, 2 tbsp sugar, 1 tsp salt, "
+        "boiled 2 min. toss."
+    )
+    done = convert(understand(recipe), KITCHEN)
+    salt = recipe.ingredients.index("1 tsp salt")
+    assert "2 tbsp sugar" in recipe.ingredients
+    assert "season" not in went(done, salt)
+
+
+def test_the_joint_is_colored_in_lard() -> None:
+    first = "Melt the lard in a heavy pot and colour the joint on every side. Pour on the stock."
+    done = made(first, WET, more=("2 tbsp lard", "1 cup stock"))
+    assert any(step.kind == "sear" for step in done.steps)

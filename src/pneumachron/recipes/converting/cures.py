@@ -11,7 +11,8 @@ from pneumachron.recipes.understanding.understand import Understood
 
 CURED = any_of(
     r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b",
-    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*\b(?! (?:you|we|i|left|and)\b)", r"\bsalt ?pet(?:re|er)\b",
+    r"\bsoak\b.{0,24}\bwater\b",
+    r"\binject\w*\b(?! (?:you|we|i|left|and)\b)", r"\bsalt ?pet(?:re|er)\b",
     r"\bin (?:the )?salt\b[^.;]{0,40}\bdays?\b",
 )  # fmt: skip
 _CURES = any_of(r"(?<!pour )(?<!stir )(?<!tip )(?<!add )\bin (the|this) (brine|cure)\b",

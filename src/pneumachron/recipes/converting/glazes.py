@@ -252,12 +252,12 @@ def only_makes_a_glaze(understood: Understood, step: str) -> bool:
 
 
 _ALL_OF_A_GLAZE = any_of(
-    r"\bglaze ingredients\b", r"\b(?:everything|all|ingredients) for the glaze\b"
+    r"\bglaze (?:ingredients|stuff|things)\b", r"\b(?:everything|all|ingredients) for the glaze\b"
 )
 
 
 _ALL_OF_A_SAUCE = any_of(
-    r"\bsauce ingredients\b", r"\b(?:everything|all|ingredients) for the sauce\b"
+    r"\bsauce (?:ingredients|stuff|things)\b", r"\b(?:everything|all|ingredients) for the sauce\b"
 )
 
 

@@ -34,7 +34,7 @@ BROWNED = any_of(
     r"\bfry\b[^.;]{0,40}\d ?min\w* (?:a|per|each|on each) side\b",
     r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b",
     r"\ban(braten|br(ä|ae)t|gebraten)\b",
-    r"\bcolou?r (?:it |them |(?:the |your )?(?:meat|beef|pork|ribs?|brisket|pieces) )"
+    r"\bcolou?r (?:it |them |(?:the |your )?(?:meat|joint|beef|pork|ribs?|brisket|pieces) )"
     r"(?:well\b|deeply\b|all over\b|on (?:all|every|each|both)\b)",
 )  # fmt: skip
 """The meat is browned in the pot, whatever else the step does."""

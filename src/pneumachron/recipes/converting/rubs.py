@@ -164,7 +164,8 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
             or (item.index in mixed | pushed and _is_some_paste(item))
         )
         and item.index not in (wet - mixed) | stirred
-        and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
+        and item.index not in other_parts - pushed - dry_on
+        and (item.index in named or (all_spices and item.index not in elsewhere))
     )
 
 

@@ -90,7 +90,8 @@ def sauce(work: Work) -> OutStep | None:
         row for each in work.kept if SIMMERS_THE_RESERVED.search(each.text)
         for row in rows_named(work.understood, each.text)
     }  # fmt: skip
-    after = [line for line in after if line.origin not in apart | _boiled_eggs(work)]
+    apart |= _boiled_eggs(work) | _in_a_second_pan(work)
+    after = [line for line in after if line.origin not in apart]
     slurry = [
         line for line in after
         if thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
@@ -135,6 +136,24 @@ def sauce(work: Work) -> OutStep | None:
     if not _is_strained(work):
         juice = f"{juice}_with_all"
     return OutStep("sauce", (*taken_out, say(juice), *said, say("salt_last")), (10.0, 25.0))
+
+
+def _in_a_second_pan(work: Work) -> frozenset[int]:
+    """“Heat oil in a skillet. Sauté the peppers … add the beef”, in the recipe's own words."""
+    rows: frozenset[int] = frozenset()
+    for told in work.kept:
+        if not (told.before_heat or told.serves) and _SECOND_PAN.search(told.text):
+            named = rows_named(work.understood, told.text)
+            rows |= named if len(named) >= _LEAST_IN_A_PAN else frozenset()
+    return rows
+
+
+_SECOND_PAN = any_of(
+    r"\bin an? (?:\w+ )?(?:skillet|frying pan|saut[eé] pan|wok)\b"
+    r"[^;]*\b(?:meat|beef|pork|brisket)\b"
+)
+_LEAST_IN_A_PAN = 4
+"""Foods that a step cooks together with the shredded meat. Judgement."""
 
 
 def _boiled_eggs(work: Work) -> frozenset[int]:

@@ -81,7 +81,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bget the oven",
             r"^\W*\d{3} ?°? ?[FC]? (?:on|in) the (?:drum|smoker|grill|pit|oven|kettle)\b",
             r"\bbring the smoker",
-            r"\bset (up )?(?:the|a|your) (?:\w+ ){0,2}(?:grill|barbecue|bbq|kettle)\b",
+            r"\bset (up )?(?:the|a|your) (?:\w+ ){0,2}(?:grill|barbecue|bbq|kettle)\b"
+            r"|^\W*set up (?:grill|smoker|barbecue|kettle)\b",
             r"\bfire (up )?(the |your )?(pit|smoker|grill)",
             r"\bset the smoker",
             r"^\W*(?:take|bring|run|cook) (?:it |them )?(?:on )?to (?:about )?"
@@ -157,7 +158,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "sear",
         any_of(
             r"\bbrown (the|in|on|it|them)",
-            r"\bsear\b",
+            r"\bsear\b|\bcolou?r the (?:meat|joint|beef|pork|ribs?|brisket|pieces)\b",
             r"\bfry the\b",
             r"\bbrown\b(?! (?:sugar|rice|ale|gravy|sauce|mustard|stock)\b)",
             r"\ban(braten|gebraten)\b|\bbrate\b[^.;]{0,120}\ban\b",

@@ -244,7 +244,8 @@ class _Sorted:
                 lines += told_as_well(steps, lines)
         elif all(food_of(line).kind == "meat" for line in ingredients):
             # only the meat stands on a line of its own: the rest is told with the work
-            lines = [*ingredients, *foods_in_prose(steps, len(ingredients))[0]]
+            foods, told = foods_in_prose(steps, len(ingredients))
+            lines, parts = [*ingredients, *foods], [*parts, *told][:MAX_PARTS]
         called_so = title_of(title.plain) if title else self.text.subject or self.text.topic
         return Recipe(
             title=called_so,

@@ -77,9 +77,9 @@ _PART = re.compile(
     r"^(?!(?:the )?(?:night|day|morning|evening|next|first|then|finally|later)\b"
     r"|to (?:finish|cook|freeze|make|serve|prepare)\b)"
     r"(?P<name>(?:(?:for )?(?:the|my|our) )?(?:[a-z]+(?: [a-z]+){0,2}(?=:)"
-    r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= [—–] )"
+    r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= [—–=] )"
     r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= is\b)))"
-    r"(?::| [—–]| is(?: just| simply| only)?:?)\s+(?=\S)",
+    r"(?::| [—–=]| is(?: just| simply| only)?:?)\s+(?=\S)",
     re.I,
 )
 """“Mojo: …”, “the rub is half a cup of sugar …”."""
@@ -214,7 +214,9 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
             parts.append(Part.of("To serve", rows))
             continue
         for line, words in _foods_of(sentence):
-            if not _all_told(words, named) and len(lines) < MOST_FOODS:
+            # “sauce = 200ml vinegar, 2 tbsp sugar”: its sugar is none of the rub's
+            again = part is not None and read_line(line).low is not None
+            if (again or not _all_told(words, named)) and len(lines) < MOST_FOODS:
                 named |= words
                 lines.append(line)
         if part and len(lines) > before:

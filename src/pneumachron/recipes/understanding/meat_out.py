@@ -61,5 +61,7 @@ _MEAT_ADDED = any_of(r"\badd (?:the |all the )?(?:meat|ribs?|pork|beef|brisket)\
 LEAST_OF_A_HEAT = 1.0 / 3.0
 """Of the main heat: what is longer cooks shredded meat on. Judgement."""
 _SHREDDED = any_of(
-    r"\bshred (?:the )?(?:meat|pork|beef|brisket|it)\b", r"\bpull (?:the meat|it) (?:apart|into)\b"
+    r"\bshred (?:the )?(?:meat|pork|beef|brisket|it)\b",
+    r"(?:^|\band|,|\bthen) shred\W*$",
+    r"\bpull (?:the meat|it) (?:apart|into)\b",
 )

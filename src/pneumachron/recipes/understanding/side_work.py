@@ -113,10 +113,30 @@ OF_A_SAUCE = re.compile(
 """“Sauce: melt the butter … and simmer 15 minutes”: all of the step is about it."""
 
 
+_IN_ITS_OWN_PAN = re.compile(
+    r"^\W*(?:meanwhile|in the meantime|while (?:the |your )?[^,.;]{3,40}),? "
+    r"(?![^.;]*\b(?:meat|ribs|pork|beef|brisket|shoulder|racks?)\b)[^.;]{3,200}"
+    r"\bin an? (?:\w+ ){0,2}(?:sauce ?pan|small pan|small pot|pan|skillet)\b",
+    re.I,
+)
+"""“While the ribs cook, combine the peaches and the honey in a saucepan.”"""
+_GOES_ON_THERE = re.compile(
+    r"^\W*(?:then )?(?:bring|simmer|cook|boil|reduce|stir|let it|lower the heat)\b"
+    r"(?![^.;]*\b(?:meat|ribs|pork|beef|brisket|shoulder|racks?)\b)",
+    re.I,
+)
+"""“Simmer until they break down, 20 minutes”, behind it."""
+
+
 def _blotted(step: str) -> str:
     sentences = sentences_in(step)
     apart = OF_A_SAUCE.match(step) is not None
-    kept = [_ASIDE if apart or is_side_work(text) else text for text in sentences]
+    kept, own_pan = [], False
+    for text in sentences:
+        own_pan = _IN_ITS_OWN_PAN.match(text) is not None or (
+            own_pan and _GOES_ON_THERE.match(text) is not None
+        )
+        kept.append(_ASIDE if apart or own_pan or is_side_work(text) else text)
     if kept == sentences:
         return step
     joined = " ".join(kept)

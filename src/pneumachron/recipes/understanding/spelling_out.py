@@ -33,7 +33,7 @@ _ALL = re.compile(
     re.I,
 )
 _PARTS = re.compile(
-    r"\b(?:the )?(?P<part>[a-z]{3,16}) ingredients\b"
+    r"\b(?:the )?(?P<part>[a-z]{3,16}) (?:ingredients|stuff|things)\b"
     r"|\b(?:everything|all|all (?:the )?(?:ingredients|things)) (?:for|in|of) the "
     r"(?P<of>[a-z]{3,16})\b",
     re.I,
