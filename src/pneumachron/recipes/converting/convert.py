@@ -29,10 +29,10 @@ from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Porti
 from pneumachron.recipes.converting.marinade import (
     discarded_lines,
     in_marinade,
-    is_cooked_in,
     soaked_lines,
     told_of_the_marinade,
 )
+from pneumachron.recipes.converting.marinade_used import is_cooked_in
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
 from pneumachron.recipes.converting.parts import (
     bastes_with_the_marinade,

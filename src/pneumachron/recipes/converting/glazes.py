@@ -152,11 +152,13 @@ _POURED_ON = any_of(
     r"^\W*(?:then )?(?:pour|spoon|ladle|spread)\b[^.;]{0,40}\b(?:over|on|onto) (?:all )?(?:the )?"
     r"(?:hot |cooked |drained )?(?:ribs?|meat|pork|beef|brisket|pieces|them)\b",
     r"^\W*(?:then )?(?:pour|spoon|ladle)\b[^.;]{0,12}\b(?:sauce|glaze)\b[^.;]{0,12}\b(?:over|on)\b",
+    r"\b(?:pour|spoon|ladle) (?:on|over) (?:the |your |all the )?(?:sauce|glaze)\b",
 )
 _BAKED_ON = any_of(
     r"\b(?:bake|roast|broil|grill|cook|oven)\b[^.;]*"
     r"\b(?:uncovered|sticky|caramel\w*|brown\w*|glazed|bast(?:e|ing))\b",
     r"\buncovered\b[^.;]*\b(?:bake|roast|oven)\b",
+    r"\b(?:sauce|glaze) (?:and|then) (?:broil|bake|grill)\b",
 )
 
 
@@ -257,7 +259,9 @@ _ALL_OF_A_GLAZE = any_of(
 
 
 _ALL_OF_A_SAUCE = any_of(
-    r"\bsauce (?:ingredients|stuff|things)\b", r"\b(?:everything|all|ingredients) for the sauce\b"
+    r"\b(?:simmer|boil|heat|cook) (?:the |your )?(?:sauce|glaze) (?:for )?\d+ ?min",
+    r"\bsauce (?:ingredients|stuff|things)\b",
+    r"\b(?:everything|all|ingredients) for the sauce\b",
 )
 
 

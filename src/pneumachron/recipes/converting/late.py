@@ -392,3 +392,19 @@ _CLAUSES = re.compile(
     re.I,
 )
 """“Stir in the cream and scatter with parsley”: each food has its own verb."""
+
+
+def strewn_late(understood: Understood) -> frozenset[int]:
+    """Lines that are strewn on after the long heat, and not mixed into a glaze."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    _, late = around(understood.said, *cooking.main)
+    told = " ".join(
+        text for step in late for text in sentences_in(step)
+        if _STREWN.search(text) and not MIXED.search(text)
+    )  # fmt: skip
+    return rows_named(understood, told)
+
+
+_STREWN = any_of(r"\b(season|sprinkle|toss|dust|rub|salt|shake)\b")

@@ -3,10 +3,12 @@
 import re
 from itertools import pairwise, takewhile
 
+from pneumachron.recipes.converting.marinade_used import USED, is_cooked_in
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Kind
 from pneumachron.recipes.understanding.naming import (
     EXCEPT,
+    FEW_SENTENCES,
     around,
     before_the_heat,
     named_in,
@@ -45,6 +47,7 @@ MARINATED = any_of(
     rf"|über (?:das |die |den ){{0,1}}{_FLEISCH} gie(?:ß|ss)en)\b.{{0,80}}"
     r"\b(?:kühlschrank|kalt stellen|kühl stellen|über nacht)\b",
     r"\bmarinat", r"\bmarinade", r"\bmarinier", SOAKS_IN_THE_COLD,
+    r"\bmassage (?:it )?(?:in)?to (?:the )?(?:pork|meat|beef|ribs)\b[^.;]{0,24}\bbag\b",
     r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
     r"\b(?:pour|tip)\b[^.;]{0,30}\bover (?:the |your )?"
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|pieces)\b"
@@ -245,6 +248,8 @@ _IN_EVERYTHING = any_of(
     r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
     r"(?:other )?ingredients))\b",
     r"\b(?:combine|mix|put|place)\b[^.;]{0,12}\b(?:all|everything)\b[^.;]{0,40}[.;] marinat",
+    r"\bmix (?:all|everything)\b[^.;]{0,80}\b(?:massage|rub|pour|work)\b[^.;]{0,16}"
+    r"\b(?:pork|meat|beef|ribs)\b[^.;]{0,16}\bbag\b",
     r"(?:^|[.;] )(?:whisk|mix|combine|stir)(?: together)? (?:the |all |your )?marinade"
     r"(?: ingredients)?[.;,]",
 )
@@ -304,7 +309,11 @@ def _rows_of_used(understood: Understood) -> frozenset[int]:
 
     “Stir in the purée, then pour in the marinade and let it boil.”
     """
-    used = [step for step in understood.said if USED.search(step)]
+    used = [
+        text for step in understood.said if USED.search(step)
+        # of a whole recipe in one paragraph only the sentence that pours it in
+        for text in _sentences_of_a_long(step) or [step]
+    ]  # fmt: skip
     soaks = " ".join(
         step for step in understood.said if MARINATED.search(step) and not USED.search(step)
     )
@@ -313,66 +322,11 @@ def _rows_of_used(understood: Understood) -> frozenset[int]:
     )
 
 
-USED = any_of(
-    r"\bin (?:the |a |your )?(?:big |large )?pot\b[^.;]*[.;] marinat\w*[^.;]*[.;] bring\b",
-    r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
-    r"[^.;]*\b(boil|simmer|bubble|reduce)",
-    r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
-    r"\b(?:pour|tip|add)\b[^.;]{0,20}\bmarinade (?:and|with|plus) (?:the |enough )?"
-    r"(?:water|stock|broth|beer|wine)\b"
-    r"|\b(?:pour|tip|add)\b[^.;]{0,24}\b(?:water|stock|broth|beer|wine) (?:and|with|plus) "
-    r"(?:the )?(?:reserved )?marinade\b",
-    r"\b(?:vegetables|veg|wine|liquid|beer) (?:of|from) the marinade\b",
-    r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
-    r"\b(?:put|return|place|add|cook)\b[^.;]{0,20}\b(?:meat|pork|beef|ribs?) (?:with|and) "
-    r"marinade\b",
-    r"\b(?:return|put|add)\b[^.;]{0,40}\b(?:pot|pan|casserole|cooker)\b[^.;]{0,12}"
-    r"\bwith (?:the |its |all (?:of )?the )?(?:\w+ )?marinade\b",
-    r"\badd (?:the |any |all )?(?:\w+ )?marinade\b[^.;]*[.;]\s+(?:bring\b|simmer|boil)",
-)
-
-
-def is_cooked_in(understood: Understood) -> bool:
-    """Whether the meat is cooked in what it was marinated in."""
-    used = any(map(USED.search, understood.said)) or _STAYS_IN_THE_POT.search(
-        " ".join(understood.said)
-    )
-    return bool(used) and not is_brushed_back(understood)
-
-
-_STAYS_IN_THE_POT = any_of(
-    r"\b(?:pot|casserole|dutch oven|cooker)\b[^.;]{0,30}[.;] (?:let )?(?:it )?marinat\w*[^.;]*[.;] "
-    r"(?:then )?(?:bring|boil|simmer|cover and (?:cook|simmer))\b"
-)
-"""“Put everything into a pot. Marinate 30 min. Bring to the boil.”"""
-
-
-def is_brushed_back(understood: Understood) -> bool:
-    """“Drain, reserving the marinade. … Boil the marinade 5 minutes. Brush over the ribs.”"""
-    sentences = [text for step in understood.said for text in sentences_in(step)]
-    kept = next((at for at, text in enumerate(sentences) if _RESERVED.search(text)), None)
-    if kept is None:
-        return False
-    after = [_RESERVED.sub("", sentences[kept]), *sentences[kept + 1 :]]
-    return any(map(_BOILED_TO_BRUSH.search, map(" ".join, pairwise(after)))) and not any(
-        map(_POURED_BACK.search, after)
-    )
-
-
-_RESERVED = any_of(
-    r"\b(?:reserv|sav|keep|set(?:ting)? aside)(?:e|ing)? (?:all )?(?:the |its |your )?marinade\b",
-    r"\b(?:remove|take|lift|drain)\b[^.;]{0,30}\bfrom (?:the |its )?marinade\b(?![^.;]*\bdiscard)",
-)
-_BOILED_TO_BRUSH = any_of(
-    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]{0,120}[.;,]"
-    r" ?(?:then |and )?[^.;]{0,20}\b(?:brush|bast|glaz|paint|mop)",
-    r"\b(?:boil|simmer|reduc|bring)(?:e|ing)?\b[^.;]{0,24}\bmarinade\b[^.;]{0,80}"
-    r"\b(?:use|as)\b[^.;]{0,16}\b(?:glaz|bast|brush)",
-)
-_POURED_BACK = any_of(
-    r"\b(?:pour|tip|add|return|put|strain)\w*\b[^.;]{0,40}\bmarinade\b",
-    r"\b(?:in|with) (?:the |its )?(?:reserved )?marinade\b",
-)
+def _sentences_of_a_long(step: str) -> list[str]:
+    sentences = sentences_in(step)
+    soaks = any(MARINATED.search(text) and not USED.search(text) for text in sentences)
+    whole = len(sentences) <= FEW_SENTENCES and not soaks
+    return [] if whole else list(filter(USED.search, sentences))
 
 
 def discarded_lines(understood: Understood) -> frozenset[int]:

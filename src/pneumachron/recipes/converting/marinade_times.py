@@ -3,7 +3,8 @@
 import re
 
 from pneumachron.recipes.converting.cures import is_step_of_a_cure
-from pneumachron.recipes.converting.marinade import MARINATED, SOAKS_IN_THE_COLD, USED
+from pneumachron.recipes.converting.marinade import MARINATED, SOAKS_IN_THE_COLD
+from pneumachron.recipes.converting.marinade_used import USED
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.patterns import any_of

@@ -15,7 +15,7 @@ from pneumachron.recipes.converting.glazes import (
     pours_it_all,
 )
 from pneumachron.recipes.converting.sprays import IN_FOIL, SPRAYED, dresses_the_meat
-from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
+from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
 from pneumachron.recipes.understanding.ingredients import (
     THIN_KINDS,
@@ -122,6 +122,8 @@ def _as_it_is_used(understood: Understood, part: Part) -> Part:
         return Part(part.name, "sauce", part.lines)
     if _A_FINISH.match(part.name) and any(map(_FINISH_BRUSHED.search, understood.recipe.steps)):
         return Part(part.name, "glaze", part.lines)
+    if _A_FINISH.match(part.name) and any(map(_FINISH_STIRRED.search, understood.recipe.steps)):
+        return Part(part.name, "sauce", part.lines)
     main = understood.cooking.main
     if part.role != "marinade" or main is None:
         return part
@@ -137,6 +139,7 @@ _FINISH_BRUSHED = any_of(
     r"\b(?:brush|paint|glaze|baste|slather)\b[^.;]{0,40}\bthe finish\b",
 )
 """“Warm the finish in a small pan, brush over”, below a heading “Finish”."""
+_FINISH_STIRRED = any_of(r"\b(?:stir|whisk|mix) in (?:all of )?the finish\b")
 _TO_FINISH = any_of(r"\bto finish\b", r"\bfinishing\b", r"^finish\W*$")
 
 
@@ -281,22 +284,6 @@ def _sections_after(understood: Understood) -> Iterator[Section]:
     last = max(understood.cooking.steps, default=None)
     if last is not None:
         yield from (each for each in understood.recipe.sections if each.first > last)
-
-
-def strewn_late(understood: Understood) -> frozenset[int]:
-    """Lines that are strewn on after the long heat, and not mixed into a glaze."""
-    cooking = understood.cooking
-    if cooking.main is None:
-        return frozenset()
-    _, late = around(understood.said, *cooking.main)
-    told = " ".join(
-        text for step in late for text in sentences_in(step)
-        if _STREWN.search(text) and not MIXED.search(text)
-    )  # fmt: skip
-    return rows_named(understood, told)
-
-
-_STREWN = any_of(r"\b(season|sprinkle|toss|dust|rub|salt|shake)\b")
 
 
 def brushes_the_sauce(understood: Understood) -> bool:

@@ -32,6 +32,8 @@ BROWNED = any_of(
     r"\b(?:ribs?|meat|pork|beef|brisket|pieces)\b[^.;]{0,60}\bfry (?:them |it )?(?:until|till) "
     r"(?:dark|brown|golden)\b",
     r"\bfry\b[^.;]{0,40}\d ?min\w* (?:a|per|each|on each) side\b",
+    r"\bfry (?:it |them |the (?:meat|pork|beef|ribs) )?in (?:the |hot )?(?:lard|oil|fat|dripping)"
+    r",? in batches\b",
     r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b",
     r"\ban(braten|br(ä|ae)t|gebraten)\b",
     r"\bcolou?r (?:it |them |(?:the |your )?(?:meat|joint|beef|pork|ribs?|brisket|pieces) )"

@@ -144,7 +144,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         if (item.kind in {"binder", "sugar"} or (item.kind == "chilli" and _WET_CHILI.search(
             item.line.raw
         )))
-        and is_named(understood, item, others)
+        and ("adobo" in item.line.raw.lower() or is_named(understood, item, others))
     } | (spices & poured)  # fmt: skip
     pushed = pushed_on(understood)
     rub |= pushed

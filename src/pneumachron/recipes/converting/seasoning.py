@@ -3,7 +3,7 @@
 import re
 
 from pneumachron.recipes.converting.cures import CURED, is_cured
-from pneumachron.recipes.converting.marinade import in_marinade, is_brushed_back
+from pneumachron.recipes.converting.marinade import in_marinade
 from pneumachron.recipes.converting.marinade_times import (
     DAY_S,
     DAYS,
@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.marinade_times import (
     OVERNIGHT_S,
     from_an_hour,
 )
+from pneumachron.recipes.converting.marinade_used import is_brushed_back
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.foods_of_a_line import foods_in

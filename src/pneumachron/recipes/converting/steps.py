@@ -23,8 +23,8 @@ from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.caramel import is_caramel, makes_caramel
 from pneumachron.recipes.converting.cures import BRUSHED_OFF
 from pneumachron.recipes.converting.fats import is_fried
-from pneumachron.recipes.converting.marinade import is_brushed_back
 from pneumachron.recipes.converting.marinade_times import marinating_s
+from pneumachron.recipes.converting.marinade_used import is_brushed_back
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.own_words import is_of_leftovers
 from pneumachron.recipes.converting.pot_work import has_rind

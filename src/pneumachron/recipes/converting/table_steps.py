@@ -8,9 +8,10 @@ from pneumachron.core.planning.plan import is_pulled
 from pneumachron.core.procedure.cook_plan import CookPlan, cook_plan
 from pneumachron.core.procedure.step import Brought
 from pneumachron.core.procedure.to_table import carve_steps, pulled_first_steps
+from pneumachron.recipes.converting.late import strewn_late
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.own_words import SIMMERS_THE_RESERVED
-from pneumachron.recipes.converting.parts import parts_apart, strewn_late
+from pneumachron.recipes.converting.parts import parts_apart
 from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
 from pneumachron.recipes.converting.seasoning import shared_lines
 from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say

@@ -131,6 +131,7 @@ YIELD = any_of(
 )
 TIMES = re.compile(
     r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"
+    r"|^start\s*:\s*\d{1,2}(?:[:.]\d\d)? ?[ap]m$"
     r"|^(?:from )?start to finish\s*:|\bhands[- ]on(?: time)?:?\s*\d|\bin the oven\s*:\s*\d"
     r"|^(?:total |active |cooking |overall )?time\s*:\s*\d"
     r"|^\d[\d ./½¼¾–-]{0,8}(?:min\w*|hrs?|hours?|h)\.? (?:prep|active|hands[- ]on)\b"

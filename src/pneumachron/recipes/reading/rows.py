@@ -61,7 +61,8 @@ class Text:
 
     def _take(self, line: str) -> None:
         cells = None if self.rows else _TITLE_CELL.match(line)
-        if cells and ABOUT_MEAT.search(cells["title"]):
+        told = cells and ("|" in cells["labels"] or yield_in(cells["labels"].strip()))
+        if cells and told and ABOUT_MEAT.search(cells["title"]):
             self.times = f"{self.times} {cells['labels']}".strip()
             counted = map(yield_in, _BAR.split(cells["labels"]))
             self.yields = self.yields or next(filter(None, counted), "")
@@ -161,7 +162,7 @@ _WEIGHS = re.compile(rf"^yields?\s*:\s*\d[\d./½¼¾]{{0,4}} {WEIGHT_UNIT}\b", r
 """“Yield: 3 pounds of ribs” says nothing that the list does not say."""
 _BAR = re.compile(r"\s*\|\s*")
 _TITLE_CELL = re.compile(
-    r"^(?P<title>[^|]{8,80}?)\s*\|\s*(?P<labels>[^|]{0,40}\d[^|]{0,40}\|[^|]{0,40}\d[^|]{0,40})$"
+    r"^(?P<title>[^|]{8,80}?)\s*\|\s*(?P<labels>[^|]{0,40}\d[^|]{0,40}(?:\|[^|]{0,40}\d[^|]{0,40})?)$"
 )
 """“Brisket tacos | 12 tacos | 30 min active, 9 h total”."""
 _TITLE_AND_TIMES = re.compile(

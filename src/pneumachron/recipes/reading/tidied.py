@@ -6,6 +6,7 @@ from collections.abc import Iterable, Iterator
 from pneumachron.recipes.reading.blocks import with_named_blocks
 from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.hours import with_colons
+from pneumachron.recipes.reading.leaders import without_leaders
 from pneumachron.recipes.reading.titles import MEAT_WORD
 from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 
@@ -27,7 +28,7 @@ def tidied(text: str) -> Iterator[str]:
         for line in text.split("\n")
         for part in _with_mix_apart(line)
     ]
-    return _with_meat(with_colons(without_stamps(with_named_blocks(lines))))
+    return _with_meat(with_colons(without_stamps(with_named_blocks(list(without_leaders(lines))))))
 
 
 def _with_meat(lines: Iterable[str]) -> Iterator[str]:

@@ -55,14 +55,15 @@ _OPTIONAL = re.compile(r"^(?P<bullet>\W*)optional\s*:\s+(?P<food>[\d½⅓⅔¼¾
 """“Optional: 1 tsp chile flakes”: so much of a food."""
 
 
+_THE_MEAT = re.compile(r"^\W*(?:the )?meat[*_]{0,2}\s*[–—-]\s+(?=\d)", re.I)
 _SHOUTED = re.compile(r"^(\W*(?:(?:TO|FOR) (?:SERV(?:E|ING)|FINISH)|GARNISH))\s+(?=[a-z\d])")
-"""“TO SERVE tortillas, lime”: a part without its colon."""
+"""“TO SERVE tortillas, lime” is a part, and “Meat – 3 kg pork shoulder” a food."""
 
 
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     line = _EMPHASIZED_LABEL.sub(r"\1", line)  # "*Chimichurri:* parsley, 4 cloves garlic"
-    line = _SHOUTED.sub(r"\1: ", line)
+    line = _THE_MEAT.sub("", _SHOUTED.sub(r"\1: ", line))
     line = _FAVORITE.sub(r"\g<amount> \g<bought> \g<sauce>", line)
     line = _OPTIONAL.sub(r"\g<bullet>\g<food>, optional", line)
     if _GEAR.match(line):

@@ -51,7 +51,11 @@ _MAKES = any_of(
     r"\b(mix|stir|whisk|blend|combine|beat|shake|pound|crush|grind|add|process|mash|blitz)\b",
     r"\b(?:put|place)\b[^.;]{0,80}\bin an? (?:[\w-]+ ){0,2}bag\b",
 )
-_PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|layer|place|put|arrange|scatter)\b", re.I)
+_PUT_IN = re.compile(
+    r"\W*(?:then )?(?:add|pour|layer|place|put|arrange|scatter)\b"
+    r"|\W*everything\b[^.;]{0,300}\bgoes in",
+    re.I,
+)
 _THE_MIX = any_of(r"\b(mixture|mix|paste|rub|spices|marinade|brine|glaze|sauce)\b")
 
 

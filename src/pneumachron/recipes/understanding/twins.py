@@ -19,9 +19,13 @@ _BEHIND = re.compile(
 _WORD = re.compile(r"[^\W\d_]{3,}")
 
 
+_MORE = re.compile(r" \+ \d.*")
+
+
 def telling_words(name: str) -> list[str]:
     """The words of a name that say what it is."""
-    return [word for word in _WORD.findall(name.lower()) if not _BEHIND.match(word)]
+    # “2 chipotles + 1 tbsp of the sauce” is no sauce
+    return [word for word in _WORD.findall(_MORE.sub("", name.lower())) if not _BEHIND.match(word)]
 
 
 _NO_POWDERS = frozenset({"back", "knoblauch", "zwiebel"})
