@@ -277,7 +277,9 @@ def test_starch_and_water_with_a_stroke_between() -> None:
 
 
 def test_marinated_with_everything() -> None:
-    assert "Marinate in the refrigerator for 1" in told(of("marinate_with_everything"))
+    done = told(of("marinate_with_everything"))
+    assert "Marinate the meat in fermented black beans" in done
+    assert "in the refrigerator, for 1" in done
 
 
 @pytest.mark.parametrize(

@@ -330,10 +330,13 @@ def _brushes_the_juice(work: Work) -> bool:
 
 
 _BOILED_STICKY = any_of(
-    r"\b(?:boil|simmer|reduce|bubble|cook)\w*\b[^.;]*\b(?:sticky|syrupy|thick|glaz\w*|coats?|half)\b"
+    r"\b(?:boil|simmer|reduce|bubble|cook)\w*\b[^.;]*\b"
+    r"(?:sticky|syrupy|thick(?:ens?|ened)?|glaz\w*|coats?|half)\b"
 )
 _SAUCED = any_of(
-    r"\b(?:brush|baste|glaze|paint|coat|toss)\w*\b[^.;]*\b(?:sauce|juices?|liquid|glaze|it)\b"
+    r"\b(?:brush|baste|glaze|paint|coat|toss)\w*\b[^.;]*\b(?:sauce|juices?|liquid|glaze|it)\b",
+    r"\bspoon (?:the |some )?(?:sauce|glaze|juices) over (?:the )?(?:ribs|meat|pork|beef|them)\b"
+    r"[^.;]{0,20}\b(?:broil|grill)",
 )
 
 

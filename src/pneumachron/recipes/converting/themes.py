@@ -412,6 +412,7 @@ _DEVICE = any_of(
     r"[^.;]*\b(?:burners?|coals|flame|grates?|fire|heat)\b[^.;]*\W*$",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",
+    r"^\W*\d{3} ?°? ?[FC]? indirect\b[^.;]*\W*$",
     r"^\W*\d{3} ?°? ?[FC]?,? (?:pellet |charcoal |gas )?(?:grill|smoker|pit)\W*$",
     r"\bwater bath\b|\bsous[ -]?vide\b",
     r"^\W*(?:put|place|lay|set)\b[^.;]{0,30}\b(?:gastronorm|hotel|steam table) (?:pan|tray)s?\b",
