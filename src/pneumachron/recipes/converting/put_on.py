@@ -56,8 +56,7 @@ _MIT = re.compile(
     rf"\b{_FLEISCH}\b[^.;,]{{0,40}}?\b(?:mit|in) (?P<womit>[^.;]{{3,160}}?)"
     r"\b(?:bestreu(?:en|t)|(?:ge)?wälz(?:en|t)|bestäub(?:en|t)|(?:ge)?würz(?:en|t)|einreiben"
     r"|eingerieben|ein(?=[.,;]|$| und))\b"
-    rf"|\bwürze (?:das |die |den )?{_FLEISCH} (?:\w+ ){{0,3}}mit (?P<danach>[^.;]{{3,160}})"
-    r"|\bmit (?P<davor>[^.;]{{3,160}}?)\b(?:bestreu|bestäub|einreib|eingerieben)\w*\b",
+    rf"|\bwürze (?:das |die |den )?{_FLEISCH} (?:\w+ ){{0,3}}mit (?P<danach>[^.;]{{3,160}})",
     re.I,
 )
 """“Das Fleisch mit Paprikapulver und Salz bestreuen”; “reibe es mit … ein”."""
@@ -121,9 +120,9 @@ def _told(sentences: Sequence[str]) -> Iterator[str]:
 def _told_in_german(before: str, text: str) -> Iterator[str]:
     """As `_told`, of one sentence and the one before it."""
     for found in _MIT.finditer(text):
-        yield found["womit"] or found["davor"] or found["danach"]
+        yield found["womit"] or found["danach"]
     if strewn := _STREUT.search(text):
         yield text[: strewn.start()]
     if with_that := _DAMIT.search(text):
-        own = text[: with_that.start()]
-        yield own if _MISCHT.search(own) else before if _MISCHT.search(before) else ""
+        # “Salz und Zucker mischen, das Fleisch damit …”, or mixed in the sentence before
+        yield from list(filter(_MISCHT.search, (text[: with_that.start()], before)))[:1]
