@@ -9,7 +9,6 @@ from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.planning.finish import Finish, FinishKind, finish_for
 from pneumachron.core.planning.plan import Plan, is_pulled, make_plan
-from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.caramel import caramel_lines, is_caramel
 from pneumachron.recipes.converting.certain import certain_lines
@@ -24,7 +23,7 @@ from pneumachron.recipes.converting.fats import is_fried, laid_on_top, unfried, 
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.late import named_late
 from pneumachron.recipes.converting.liquid_rules import RUB_SUGAR_KG_PER_KG
-from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
+from pneumachron.recipes.converting.liquids import Pouring, is_liquid
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marinade import (
     discarded_lines,
@@ -39,7 +38,8 @@ from pneumachron.recipes.converting.parts import (
     brushes_the_sauce,
     parts_apart,
 )
-from pneumachron.recipes.converting.placed import Doubt, placed, still_in_doubt
+from pneumachron.recipes.converting.placed import Doubt, Placing, placed, still_in_doubt
+from pneumachron.recipes.converting.pot_liquid import filled, pouring_of, seasoning_m3
 from pneumachron.recipes.converting.pot_work import (
     WET,
     blended_lines,
@@ -64,9 +64,7 @@ from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import write_steps
 from pneumachron.recipes.converting.work import Work
 from pneumachron.recipes.errors import RecipeError
-from pneumachron.recipes.understanding.foods_of_a_line import foods_in
 from pneumachron.recipes.understanding.ingredients import (
-    Ingredient,
     foods,
 )
 from pneumachron.recipes.understanding.understand import Understood
@@ -120,9 +118,8 @@ _UNSAFE_MINUTES = frozenset({"own_minutes", "unsafe_minutes"})
 
 def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Converted:
     portioned = portion(understood, kitchen, choices)
-    pouring = _pouring(understood, portioned, choices)
     try:
-        plan = make_plan(_poured(portioned, pouring))
+        plan, context, placings = _planned(understood, portioned, kitchen, choices)
     except RequestError as error:
         if error.code not in _UNSAFE_MINUTES or NOT_OWN_MINUTES in choices.overruled:
             raise
@@ -130,10 +127,8 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         return _convert(
             understood, kitchen, replace(choices, overruled=choices.overruled | {NOT_OWN_MINUTES})
         )
-    context = _context(understood, portioned, pouring, plan, kitchen)
     lines: list[OutLine] = []
     marks: list[Mark] = []
-    placings = placed(context, choices)
     for placing in placings:
         item, found = placing.item, placing.found
         mark = _mark(found, item.index, item.line.raw, choices)
@@ -142,7 +137,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         if mark is not None:
             marks.append(mark)
         lines += found.lines
-    water = _water(pouring, context, choices)
+    water = _water(context, choices)
     lines += [line for line, _ in water if line is not None]
     marks += [mark for _, mark in water]
     glazed = any(line.when == "finish" for line in lines)
@@ -237,49 +232,22 @@ def _finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:
     return found
 
 
-def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:
-    """What the runs need together, shared among the recipe's liquids."""
-    apart = frozenset(parts_apart(understood))
-    elsewhere = (
-        sprayed_lines(understood)
-        | cured_lines(understood)
-        | shared_lines(understood)
-        | discarded_lines(understood)
-        | apart
-        | slurry_water(understood)
-        | {index for index, _ in choices.placed}
-    ) - {index for index, when in choices.placed if when == "pot"}
-    # “1 onion, 500 ml stock”: a line pours its first liquid
-    liquids = tuple(
-        poured for item in understood.ingredients if item.index not in elsewhere
-        if (poured := next(filter(is_liquid, foods_in(item)), None)) is not None
-    )  # fmt: skip
-    need = sum(resolve(run).filling.liquid_m3 for run in portioned.runs)
-    kept = _insisted(choices, liquids)
-    return pour(liquids, need, portioned.scale, kept)
-
-
-_LIQUID_RULES = frozenset({"thin_to_need", "wine_first"})
-
-
-def _insisted(choices: Choices, liquids: tuple[Ingredient, ...]) -> frozenset[int]:
-    """Liquids whose amount the cook wants left as it was."""
-    crossed = {
-        int(place)
-        for rule, _, place in (mark.partition(":") for mark in choices.overruled)
-        if rule in _LIQUID_RULES and place.isdecimal()
-    }
-    return frozenset(item.index for item in liquids if item.index in crossed)
-
-
-def _poured(portioned: Portioned, pouring: Pouring) -> CookRequest:
-    """The fullest run with its share of the liquid."""
-    need = sum(resolve(run).filling.liquid_m3 for run in portioned.runs)
-    first = portioned.first
-    if pouring.need_m3 <= need * 1.001:
-        return first
-    share = resolve(first).filling.liquid_m3 / need
-    return replace(first, liquid_m3=share * pouring.need_m3)
+def _planned(
+    understood: Understood, portioned: Portioned, kitchen: Kitchen, choices: Choices
+) -> tuple[Plan, ConversionContext, tuple[Placing, ...]]:
+    """The plan, and where each food goes; what seasons the liquid by the cup fills the pot too."""
+    pouring = pouring_of(understood, portioned, choices)
+    plan = make_plan(filled(portioned, pouring))
+    context = _context(understood, portioned, pouring, plan, kitchen)
+    placings = placed(context, choices)
+    seasoning = seasoning_m3(placings)
+    if not seasoning:
+        return plan, context, placings
+    again = pouring_of(understood, portioned, choices, seasoning)
+    if again.need_m3 > pouring.need_m3:
+        plan = make_plan(filled(portioned, again))
+    context = replace(context, pouring=again, hold_min=plan.hold_min)
+    return plan, context, placed(context, choices)
 
 
 def _context(
@@ -354,11 +322,10 @@ def _mark(found: ConvertedLines, index: int, before: str, choices: Choices) -> M
     )
 
 
-def _water(
-    pouring: Pouring, context: ConversionContext, choices: Choices
-) -> list[tuple[OutLine | None, Mark]]:
+def _water(context: ConversionContext, choices: Choices) -> list[tuple[OutLine | None, Mark]]:
     """Water that the pot needs and the recipe does not bring; crossed out, the pot goes lean."""
     overruled = NO_WATER in choices.overruled
+    pouring = context.pouring
     if pouring.water_m3 <= 0 and not overruled:
         return []
     amount, unit = _water_amount(pouring.water_m3, metric=context.metric)
