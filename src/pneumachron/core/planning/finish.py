@@ -164,7 +164,8 @@ def carving(load: Load, *, pulled: bool, cold: bool) -> Message:
 def carving_params(load: Load, *, pulled: bool, cold: bool) -> dict[str, Param]:
     """What the words for the knife go by. Wings, single ribs and small pieces are not cut."""
     cut = load.pieces[0].cut
-    family = "wings" if cut.small else cut.family.replace(" ", "_")
+    single = all(piece.is_single_rib for piece in load.pieces)
+    family = "wings" if cut.small or single else cut.family.replace(" ", "_")
     several = len(load.pieces) > 1 and all(
         piece.mass_kg <= PORTION_KG or piece.thickness_m <= STEAK_M for piece in load.pieces
     )

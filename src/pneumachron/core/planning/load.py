@@ -41,6 +41,9 @@ MAX_PIECES = 150
 """Three kilos of cubes of an inch."""
 MAX_KINDS = 60
 
+SINGLE_RIB_KG = 0.25
+"""A single pork rib weighs no more; a third of a rack weighs more. Judgement."""
+
 
 @dataclass(frozen=True, slots=True)
 class Piece:
@@ -66,6 +69,16 @@ class Piece:
     def heat_start_c(self) -> float:
         """Start of the heat conduction: that of the meat, or the stand-in for thawing it."""
         return FROZEN_VIRTUAL_START.value if self.frozen else self.start_temp_c
+
+    @property
+    def is_single_rib(self) -> bool:
+        """Whether it is one rib cut from a rack: nothing of it bends, and nobody cuts it again."""
+        return self.cut.bone_pitch_m > 0 and self.mass_kg <= SINGLE_RIB_KG
+
+    @property
+    def looks_as(self) -> str:
+        """The cut whose signs of doneness it shows."""
+        return "rib_pieces" if self.is_single_rib else self.cut.cut_id
 
     @property
     def size_spread_ratio(self) -> float:

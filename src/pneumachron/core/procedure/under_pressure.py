@@ -32,7 +32,7 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
     request = plan.request
     suffix = "" if round_number == 1 else f"#{round_number}"
     up_s = plan.numbers.come_up_s / (1 if round_number == 1 else 2)
-    cut = request.load.pieces[0].cut
+    looks_as = request.load.pieces[0].looks_as
     texture = TEXTURES[round(request.tenderness_step)]
     hold_s = MINUTE_S * hold_min
     on_stove = request.pot.is_stovetop
@@ -54,7 +54,7 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
         *(_open_pot_steps(plan) if round_number == 1 else ()),
         Step(f"judge{suffix}", "judge", JUDGE_S, pot=True,
              work="judge_glazed" if is_glazed(plan) else "",
-             params={"cut": cut.cut_id, "texture": texture}),
+             params={"cut": looks_as, "texture": texture}),
     )  # fmt: skip
     return tuple(replace(step, round=round_number) for step in steps)
 

@@ -127,6 +127,10 @@ _TAKEN_OUT = any_of(
 """“Squeeze the orange over and drop the halves in”: it is fished out later, whole."""
 
 
+_ZESTED = any_of(r"\bzest(?:ed)?\b", r"\bgrated (?:rind|peel)\b", r"\b(?:abrieb|schale)\b")
+"""“Zest and juice of an orange”: nobody halves what is grated, and the juice goes with it."""
+
+
 def _goes_in_whole(context: ConversionContext, item: Ingredient) -> bool:
     if item.line.unit or not _FRUIT.search(item.line.name):
         return False
@@ -140,7 +144,7 @@ def _goes_in_whole(context: ConversionContext, item: Ingredient) -> bool:
 def acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Half under pressure, half at the end; a splash stays whole."""
     few = item.line.unit in {"splash", "dash", "drop"} or _goes_in_whole(context, item)
-    few = few or _IN_SLICES.search(item.line.raw) is not None
+    few = few or any(look.search(item.line.raw) for look in (_IN_SLICES, _ZESTED))
     whole = context.rubbed | context.blended | context.in_marinade  # raw meat lay in it
     if few or item.index in whole or item.line.low is None:
         return kept("pot")(context, item)

@@ -291,7 +291,7 @@ def _judge(work: Work) -> OutStep:
     longer = say("cook_longer")
     if work.finish.kind == "glaze":  # the juice that made steam is boiled down
         longer = say("cook_longer_glazed", liquid_m3=work.plan.setup.filling.liquid_m3)
-    return OutStep("judge", (say("look", cut=piece.cut.cut_id, texture=texture), longer))
+    return OutStep("judge", (say("look", cut=piece.looks_as, texture=texture), longer))
 
 
 def _rest(work: Work) -> OutStep:
