@@ -28,6 +28,16 @@ def singular(name: str, words: str) -> str:
     return re.sub(rf"\b({re.escape(words)})(?:es|s)\b", r"\1", name, flags=re.I) if words else name
 
 
+_OF_FRUIT = re.compile(
+    r"(?:finely |freshly )?(?:(?:grated )?(?:zest(?:ed)?|rind)(?:(?: and| &|,) juiced?)?(?: only)?"
+    r"|juiced?(?: (?:and|&) zest(?:ed)?| only)?)|(?P<german>saft(?: und abrieb)?|abrieb)",
+    re.I,
+)
+"""“Juice”, “zest and juice”, “juiced”: what is taken of a fruit."""
+_DONE_TO_FRUIT = re.compile(r"\b(?:juiced|zested)\b", re.I)
+_PART_OF_FRUIT = {"juiced": "juice", "zested": "zest"}
+
+
 @dataclass(frozen=True, slots=True)
 class OutLine:
     """An ingredient of the converted recipe. `origin` is its line in the original, or none."""
@@ -41,6 +51,16 @@ class OutLine:
     food: Food
     prepared: Message | None = None
     """What is done with it first, instead of what the recipe says."""
+
+    @property
+    def called(self) -> str:
+        """What a step calls it: of a fruit, the juice or the zest that the recipe takes."""
+        taken = _OF_FRUIT.fullmatch(self.aside) if self.food.kind == "acid" else None
+        if taken is None:
+            return self.name
+        german = taken["german"] is not None
+        part = _DONE_TO_FRUIT.sub(lambda done: _PART_OF_FRUIT[done[0].lower()], self.aside)
+        return f"{part} {'von' if german else 'of'} {self.name}"
 
     def text(self, say: Say) -> str:
         """As it is written."""

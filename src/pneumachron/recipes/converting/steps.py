@@ -129,7 +129,7 @@ def _with_what_waits(work: Work, told: OwnWords) -> tuple[Message, ...]:
         return (said,)
     named = rows_named(work.understood, told.text)
     early = {line.origin for line in work.lines if line.when not in _WAITS}
-    names = listed(line.name for line in work.lines if line.origin in named - early)
+    names = listed(line.called for line in work.lines if line.origin in named - early)
     # of a glaze nothing goes into the cooker
     poured = any(line.origin in named and line.when == "pot" for line in work.lines)
     return (said, say("leave_out", names=names)) if names and poured else (said,)
@@ -140,8 +140,8 @@ def _season(work: Work) -> OutStep:
     batches = len(work.portioned.runs)
     soaking = _mixed_now(work)
     # a rub may have a salt of its own beside that of the marinade
-    own = {line.name for line in work.of("season") if line not in soaking}
-    soaks = {line.name for line in soaking} - own
+    own = {line.called for line in work.of("season") if line not in soaking}
+    soaks = {line.called for line in soaking} - own
     rubbed = [name for name in work.names("season").split("\n") if name not in soaks]
     rub = listed([*rubbed, *unlisted_seasonings(work.understood)]).strip()
     said = [say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no")]
@@ -170,7 +170,7 @@ def _marinate(work: Work) -> OutStep | None:
     told = say("marinate", low_s=span[0], high_s=span[1])
     left: tuple[Message, ...] = ()
     if now := _mixed_now(work):
-        names = listed(line.name for line in now)
+        names = listed(line.called for line in now)
         told = say("marinate_in", names=names, low_s=span[0], high_s=span[1])
         later = _mixed_later(work)
         left = (say("leave_out", names=listed(later)),) if later else ()
@@ -201,7 +201,7 @@ def _mixed_later(work: Work) -> list[str]:
     """What the recipe has in its marinade, and goes in after pressure only."""
     soaking = [line for line in work.lines if line.origin in work.in_marinade]
     early = {line.origin for line in soaking if line.when not in _WAITS}
-    return [line.name for line in soaking if line.origin not in early]
+    return [line.called for line in soaking if line.origin not in early]
 
 
 _MIXED_NOW: frozenset[When] = frozenset({"season", "pot", "sear", "top"})
@@ -214,7 +214,7 @@ def _sear(work: Work) -> OutStep | None:
     if not work.sears:
         return None
     found = searing(work.plan.setup.request.load, work.plan.setup.request.pot)
-    fats = [line.name for line in work.lines if line.when == "sear" and line.food.kind == "fat"]
+    fats = [line.called for line in work.lines if line.when == "sear" and line.food.kind == "fat"]
     if fats:
         told = say("sear_in", batches=found.batches, names=listed(fats))
     else:
@@ -224,8 +224,8 @@ def _sear(work: Work) -> OutStep | None:
 
 def _soften(work: Work) -> OutStep | None:
     early = [line for line in work.lines if line.when == "sear" and line.food.kind != "fat"]
-    off = listed([line.name for line in early if is_simmered_off(line)])
-    first = listed([line.name for line in early if is_fried(line)])
+    off = listed([line.called for line in early if is_simmered_off(line)])
+    first = listed([line.called for line in early if is_fried(line)])
     caramel = any(map(is_caramel, early))
     if not (first or off or caramel or work.sears):
         return None
@@ -280,7 +280,7 @@ def _release(work: Work) -> OutStep:
     said: list[Message] = []
     for step in steps:
         if step.kind == "boil" and (sweet := in_the_glaze(work)):
-            said.append(say("stir_in", names=listed(line.name for line in sweet)))
+            said.append(say("stir_in", names=listed(line.called for line in sweet)))
         said.append(step.said)
     return OutStep("release", tuple(said), (minutes, minutes))
 
@@ -311,8 +311,8 @@ def _rind(work: Work) -> Brought:
 
 def _own_run(work: Work) -> OutStep | None:
     apart = work.of("own_run")
-    boiled = listed(line.name for line in apart if is_boiled(line))
-    names = listed(line.name for line in apart if not is_boiled(line))
+    boiled = listed(line.called for line in apart if is_boiled(line))
+    names = listed(line.called for line in apart if not is_boiled(line))
     told = (("own_run", names), ("boil_as_pack", boiled))
     said = tuple(say(code, names=which) for code, which in told if which)
     return OutStep("own_run", said, (5.0, 15.0)) if said else None

@@ -14,7 +14,7 @@ from pneumachron.recipes.converting.own_words import SIMMERS_THE_RESERVED
 from pneumachron.recipes.converting.parts import parts_apart
 from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
 from pneumachron.recipes.converting.seasoning import shared_lines
-from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
+from pneumachron.recipes.converting.work import Work, listed, minutes_of, say, told_whole
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import JOINT, Kind
 from pneumachron.recipes.understanding.naming import around, rows_named
@@ -99,16 +99,16 @@ def sauce(work: Work) -> OutStep | None:
     ]  # fmt: skip
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
-    milk = [line.name for line in after if line.food.kind == "dairy"]
+    milk = [line.called for line in after if line.food.kind == "dairy"]
     fried = _fried_apart(work)
     after = [line for line in after if not (line.food.kind == "fat" and line.origin in fried)]
     raw = [
-        line.name for line in after
+        line.called for line in after
         if line.origin not in fried
         and (line.food.kind in {"tender_veg", "other_meat"} or _STAYS_HARD.search(line.food.words))
         and not _IS_READY.search(line.name)
     ]  # fmt: skip
-    shells = [line.name for line in after if line.food.kind == "seafood"]
+    shells = [line.called for line in after if line.food.kind == "seafood"]
     # the water of a slurry is told with it
     wet = [line for line in after if slurry and line.food.words == "water"]
     named = {*milk, *raw, *shells}
@@ -117,8 +117,8 @@ def sauce(work: Work) -> OutStep | None:
         if any(is_made_in(work, told, part) for told in work.kept)
     }  # fmt: skip
     rest = [
-        _FOR_THE.sub("", made[line.origin]).strip(" :") if line.origin in made else line.name
-        for line in after if line not in [*slurry, *wet] and line.name not in named
+        _FOR_THE.sub("", made[line.origin]).strip(" :") if line.origin in made else line.called
+        for line in after if line not in [*slurry, *wet] and line.called not in named
     ]  # fmt: skip
     stages = (
         ("simmer_in", raw),
@@ -129,7 +129,7 @@ def sauce(work: Work) -> OutStep | None:
     )
     said = [say(code, names=listed(names)) for code, names in stages if names]
     named_out = _named_to_take_out(work)
-    out = listed(line.name for line in work.lines if _is_taken_out(work, line, named_out))
+    out = listed(line.called for line in work.lines if _is_taken_out(work, line, named_out))
     taken_out = (say("fish_out", names=out),) if out else ()
     if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
         return OutStep("sauce", (*taken_out, *said), (2.0, 5.0)) if taken_out or said else None
@@ -237,17 +237,17 @@ def finish(work: Work) -> OutStep | None:
     late = [line for line in work.of("finish") if kind != "pan" or line.food.kind != "fat"]
     made = _made_apart(work)
     strewn = strewn_late(work.understood)
-    dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
+    dry = listed(line.called for line in late if line.food.kind in _DRY and line.origin in strewn)
     glaze = listed(
-        made.get(-1 if line.origin is None else line.origin, line.name) for line in late
+        made.get(-1 if line.origin is None else line.origin, line.called) for line in late
         if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
     )  # fmt: skip
-    dredge = listed(line.name for line in late if kind == "pan" and thickens(line.food))
+    dredge = listed(line.called for line in late if kind == "pan" and thickens(line.food))
     glaze = listed(name for name in glaze.split("\n") if name and name not in dredge.split("\n"))
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (say("glaze", names=glaze),)) if glaze else None
     if kind == "none":
-        sweet = listed(line.name for line in late if line.food.kind in _SUGARS)
+        sweet = listed(line.called for line in late if line.food.kind in _SUGARS)
         others = listed(
             name for name in glaze.split("\n") if name and name not in sweet.split("\n")
         )
@@ -264,7 +264,7 @@ def finish(work: Work) -> OutStep | None:
         said.append(say("brush_juice"))
     if glaze:
         named = glaze.split("\n")
-        sugar = all(line.food.kind == "sugar" for line in late if line.name in named)
+        sugar = all(line.food.kind == "sugar" for line in late if line.called in named)
         sugar = sugar and not made.keys() & {line.origin for line in late}
         said.append(say("strew_sugar" if sugar else "glaze", names=glaze))
     first = (("season_late", dry), ("dredge", dredge))
@@ -286,7 +286,7 @@ def _mixed_in(work: Work) -> list[str]:
     tossed = any(map(_REST_TOSSED.search, told)) and not any(map(_BRUSHES.search, told))
     rest = shared_lines(work.understood) if tossed else frozenset()
     return [
-        line.name for line in work.of("finish")
+        line.called for line in work.of("finish")
         if (line.food.kind == "sweet_sauce" and line.origin in mixed - brushed)
         or line.origin in rest
     ]  # fmt: skip
@@ -383,7 +383,7 @@ def _served(work: Work) -> str:
         if not _FOR_SERVING.search(work.understood.ingredients[row].line.raw)
     }  # fmt: skip
     names = [
-        name_of.get(-1 if line.origin is None else line.origin, called(line)) for line in lines
+        name_of.get(-1 if line.origin is None else line.origin, told_whole(line)) for line in lines
     ]
     # “Pico de gallo, lime crema”, and the crema's own part below
     made = set(name_of.values())

@@ -48,16 +48,16 @@ class Work:
             line for line in self.lines
             if line.when in whens and line.food.kind != "meat" and line.origin not in told
         )  # fmt: skip
-        return listed(called(line) for line in lines)
+        return listed(told_whole(line) for line in lines)
 
 
-def called(line: OutLine) -> str:
+def told_whole(line: OutLine) -> str:
     """What a step calls a line; what is served may be several things, and is told whole."""
     # “8 hoagie rolls, provolone, giardiniera”
     several = line.amount is None or bool(foods_named(line.aside))
     several = several and line.when == "beside" and line.prepared is None
     others = _TO_SERVE.sub("", line.aside).strip(" ,") if several else ""
-    return f"{line.name}, {others}" if others else line.name
+    return f"{line.called}, {others}" if others else line.called
 
 
 _TO_SERVE = re.compile(

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import OutLine
-from pneumachron.recipes.converting.work import called
+from pneumachron.recipes.converting.work import told_whole
 
 SECTIONS = (
     "meat", "fruit and vegetables", "dairy", "bread", "baking", "tins and jars", "drinks",
@@ -30,7 +30,7 @@ def shopping_list(converted: Converted) -> tuple[Section, ...]:
     for line in sorted(converted.lines, key=_is_zest):
         if line.food.shop != "tap":
             # “Pico de gallo, sliced avocado” is bought whole
-            whole = called(line) if line.amount is None else line.name
+            whole = told_whole(line) if line.amount is None else line.name
             name = _ZEST.sub(r"\g<fruit>", line.name) if _is_zest(line) else whole
             key = (line.food.shop, name.lower().removesuffix("s"), line.unit)
             lines = wanted.setdefault(key, [])
