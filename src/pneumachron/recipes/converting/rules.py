@@ -84,7 +84,9 @@ def _aromatic(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     wiped = not context.cooks_marinade or item.index in context.rubbed
     if item.index in context.in_marinade and wiped and not (fried and context.is_wet):
         return _marinade(context, item)
-    return kept("sear" if fried else "pot")(context, item)
+    # garlic that lay with the meat stays in what it is cooked in, unless a step fries it
+    stays = item.index in context.in_marinade - context.softened and context.cooks_marinade
+    return kept("sear" if fried and not stays else "pot")(context, item)
 
 
 _IN_WEDGES = any_of(r"\b(?:cabbage|fennel)s?\b.*\b(?:wedges?|quarter(?:s|ed)|eighths|halves)\b")

@@ -403,6 +403,8 @@ def _in_small_letters(name: str) -> str:
 
 
 _SERVING = re.compile(
-    r"\b(?:serv\w|bowl|taco|garnish|topping|finish|assembl|beilage|sandwich|slider)", re.I
+    r"\b(?:serv\w|bowl|taco|garnish|topping|finish|assembl|beilage|sandwich|slider|accompan"
+    r"|trimmings|fixings|anrichten)|^(?:for |at |on )?(?:the )?(?:table|sides?|extras?|plates?)\b",
+    re.I,
 )
 """A heading that says when and not what."""
