@@ -31,7 +31,7 @@ _ROLE_WORDS: tuple[tuple[PartRole, str], ...] = (
                r"|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
                r"|risotto|pilaf|pilau|colcannon|gnocchi|cornbread"
                r"|dips?|dipping|(?:cole)?slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
-               r"|toppings?|finishing"
+               r"|toppings?|on top|on the side|alongside|for the table|finishing"
                r"|(?:pink|pickled|crispy|marinated) (?:red )?(?:onions?|cabbage|cucumbers?)|"
                r"to finish|^finish\W*$|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney"
                r"|gremolata"

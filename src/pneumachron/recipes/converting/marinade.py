@@ -52,6 +52,9 @@ MARINATED = any_of(
     r"\b(?:pour|tip)\b[^.;]{0,30}\bover (?:the |your )?"
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|pieces)\b"
     r".{0,60}\b(?:fridge|refrigerat\w*|chill|ice ?box|larder|cellar|cool place)\b",
+    # “Put in a dish, pour the mojo over, and work it into the slits. Cover and refrigerate …”
+    r"\b(?:pour|tip|spoon)\b[^.;]{0,300}\bover\b[^.;]{0,60}[.;] (?:then )?(?:cover|seal|wrap)?"
+    r"[^.;]{0,12}\b(?:fridge|refrigerat\w*|chill)\b[^.;]{0,30}\b(?:hours?|hrs?|h|overnight)\b",
     # “Mix the soy, the honey and the vinegar. Turn the ribs in it. Cover and chill for 2 hours.”
     r"\b(?:turn|toss|stir|mix|roll)\b[^.;]{0,24}\b(?:to coat|in it|well|through)\b[^.;]{0,20}[.;,] "
     r"(?:then |and )?(?:cover|seal|chill|refrigerate)\b[^.;]{0,40}\b(?:hours?|hrs?|overnight)\b",

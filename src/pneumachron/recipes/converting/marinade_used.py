@@ -27,8 +27,10 @@ USED = any_of(
 
 def is_cooked_in(understood: Understood) -> bool:
     """Whether the meat is cooked in what it was marinated in."""
-    used = any(map(USED.search, understood.said)) or _STAYS_IN_THE_POT.search(
-        " ".join(understood.said)
+    used = (
+        any(map(USED.search, understood.said))
+        or _STAYS_IN_THE_POT.search(" ".join(understood.said))
+        or _ALL_GOES_IN.search(" ".join(understood.recipe.steps))
     )
     return bool(used) and not is_brushed_back(understood)
 
@@ -38,6 +40,15 @@ _STAYS_IN_THE_POT = any_of(
     r"(?:then )?(?:bring|boil|simmer|cover and (?:cook|simmer))\b"
 )
 """“Put everything into a pot. Marinate 30 min. Bring to the boil.”"""
+
+
+_ALL_GOES_IN = any_of(
+    r"\b(?:overnight|hours?|hrs?|h|fridge|next day)\b[^.;]{0,80}[.;] (?:[^.;]{0,80}[.;] ){0,2}"
+    r"[^.;]{0,24}\b(?:put|place|tip|scrape|dump|transfer|turn) "
+    r"(?:everything|it all|all of it|the lot|the whole lot)\b[^.;]{0,30}"
+    r"\b(?:pot|casserole|dutch oven|slow cooker|cooker|pan|dish|roaster|tin)\b"
+)
+"""“Refrigerate overnight. Put everything in a heavy pot with the rest of the broth.”"""
 
 
 def is_brushed_back(understood: Understood) -> bool:

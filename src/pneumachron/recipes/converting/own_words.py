@@ -166,7 +166,8 @@ def beside_the_heat(
         # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
         more = measures_more(understood, text) or _is_of_no_line(understood, text)
         brushes = place > at and BRUSHED.search(text) and more
-        dries = place > at and _DRIES.search(text)
+        # “let it cool and put it in the fridge overnight. Next day take off the fat, slice …”
+        dries = place > at and (_DRIES.search(text) or _AHEAD.search(text))
         if place != at and ((own and not done) or glaze or side or brushes or dries):
             told = worded(understood, themes, index, text, after=place > at)
             yield replace(told, before_finish=glaze or bool(brushes) or crust)
@@ -177,6 +178,12 @@ _CHILLED = re.compile(
     r"\bovernight\W*$",
     re.I,
 )
+_AHEAD = any_of(
+    r"\b(?:fridge|refrigerat\w*|chill\w*|cool|cold)\b[^.;]*\bovernight\b",
+    r"\bovernight\b[^.;]*\b(?:fridge|refrigerator|cold)\b",
+    r"^\W*(?:on )?(?:the )?(?:next|following) day,? (?!it\b|is\b|they\b)",
+)
+"""Cooked a day ahead: the fat is lifted off cold, and the meat is sliced cold."""
 _DRIES = any_of(r"\buntil\b[^.;]*\b(?:dry|oil (?:separates|splits|comes out))\b")
 """“Cook 20 minutes more until dark and dry”: further than any sauce is boiled down."""
 _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
