@@ -134,8 +134,14 @@ def simmered_s(kind: FinishKind | None, boil_s: float) -> float:
     return (low + high) / 2
 
 
+PORTION_REST_S = (300.0, 600.0)
+"""As for single ribs: little meat holds little heat. Common practice."""
+
+
 def rest_for(load: Load) -> tuple[float, float]:
-    """How long it rests under a loose tent [s]."""
+    """How long it rests under a loose tent [s], or in its juice."""
+    if are_portions(load):
+        return PORTION_REST_S
     low, high = afterwards()[load.pieces[0].cut.family].rest_s
     whole = max(piece.mass_kg for piece in load.pieces) >= WHOLE_KG and low >= 900.0
     return (low + 300.0, 2 * high) if whole else (low, high)
@@ -155,6 +161,23 @@ PORTION_KG = 0.35
 """Pieces of brisket or shoulder that weigh no more are served whole: cubes, steaks, country-style
 ribs. Judgement."""
 
+STEW_KG = 0.15
+"""Pieces that weigh no more are left in their juice to rest. Judgement: a cube of 5 cm."""
+
+
+def are_portions(load: Load) -> bool:
+    """Whether brisket or shoulder is cooked in pieces that nobody cuts again: cubes, steaks."""
+    return len(load.pieces) > 1 and all(
+        piece.cut.family in {"brisket", "shoulder"}
+        and (piece.mass_kg <= PORTION_KG or piece.thickness_m <= STEAK_M)
+        for piece in load.pieces
+    )
+
+
+def rests_in_juice(load: Load) -> bool:
+    """Whether it is a stew: nobody fishes the cubes out to rest them."""
+    return are_portions(load) and all(piece.mass_kg <= STEW_KG for piece in load.pieces)
+
 
 def carving(load: Load, *, pulled: bool, cold: bool) -> Message:
     """How it is cut."""
@@ -166,9 +189,6 @@ def carving_params(load: Load, *, pulled: bool, cold: bool) -> dict[str, Param]:
     cut = load.pieces[0].cut
     single = all(piece.is_single_rib for piece in load.pieces)
     family = "wings" if cut.small or single else cut.family.replace(" ", "_")
-    several = len(load.pieces) > 1 and all(
-        piece.mass_kg <= PORTION_KG or piece.thickness_m <= STEAK_M for piece in load.pieces
-    )
-    if several and not pulled and cut.family in {"brisket", "shoulder"}:
+    if are_portions(load) and not pulled:
         family = "pieces"
     return {"family": family, "slice_m": slice_m(cut, pulled=pulled, cold=cold)}

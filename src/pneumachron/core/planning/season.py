@@ -127,7 +127,8 @@ class Searing:
 def searing(load: Load, pot: Pot) -> Searing:
     """Browning in the pot itself, one layer with gaps at a time."""
     area = sum(piece.length_m * piece.width_m for piece in load.pieces)
-    batches = max(ceil(area / (SEAR_LOAD_RATIO * pot.floor_m2) - 0.05), 1)
+    layers = max(ceil(area / (SEAR_LOAD_RATIO * pot.floor_m2) - 0.05), 1)
+    batches = min(layers, len(load.pieces))  # one large roast is turned, and not parted
     edges_s = EDGES * SEAR_EDGE_S if _has_edges(load.pieces[0].cut) else 0.0
     batch = (2 * SEAR_FACE_S[0] + edges_s, 2 * SEAR_FACE_S[1] + edges_s)
     return Searing(

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from pneumachron.core.errors import Param
 from pneumachron.core.planning.batches import whole_load
-from pneumachron.core.planning.finish import carving_params, slice_m
+from pneumachron.core.planning.finish import carving_params, rests_in_juice, slice_m
 from pneumachron.core.planning.load import thaw_hours
 from pneumachron.core.planning.sauce import VOLUME_RANGE_M3, slurry
 from pneumachron.core.planning.serving import leftovers, serving
@@ -52,7 +52,8 @@ def rest_steps(plan: CookPlan) -> tuple[Step, ...]:
     rest_s = plan.numbers.rest_s
     return (
         Step("rest", "rest", rest_s, hands=False, timers=(StepTimer("rest", rest_s),),
-             params={"rest_min": rest_s / MINUTE_S}),
+             params={"rest_min": rest_s / MINUTE_S,
+                     "in_juice": "yes" if rests_in_juice(plan.request.load) else "no"}),
     )  # fmt: skip
 
 

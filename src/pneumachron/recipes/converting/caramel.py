@@ -12,10 +12,10 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 _CARAMEL = any_of(
-    r"\b(?:melt|heat|cook|boil|swirl|stir)\b[^.;]{0,60}\bsugar\b[^.;]{0,160}"
+    r"\b(?:melt|heat|cook|boil|swirl|stir)s?\b[^.;]{0,60}\bsugar\b[^.;]{0,160}"
     r"\b(?:amber|caramel\w*|golden|mahogany|melts and"
     r"|colou?r of (?:strong |black |dark )?(?:tea|cola|copper|chestnuts?|mahogany)"
-    r"|(?:deep|dark|strong|reddish)[ -](?:brown|tea))",
+    r"|(?:deep|dark|strong|reddish)[ -](?:(?:like |as )?tea|brown))",
     r"\bsugar\b[^.;]{0,100}\b(?:until|till?)\b[^.;]{0,40}\b(?:amber|caramel\w*)",
     r"\bcarameli[sz]e the sugar\b|\bzucker\b[^.;]{0,40}\bkaramell?isieren\b",
 )
@@ -42,8 +42,15 @@ def makes_caramel(text: str) -> bool:
 
 
 def _is_of_sugar(text: str) -> bool:
-    with_onions = _WITH_ONIONS.search(text) or _ADDED_TO_ONIONS.match(text)
-    return _CARAMEL.search(text) is not None and not with_onions
+    found = _CARAMEL.search(text)
+    if found is None or _ADDED_TO_ONIONS.match(text):
+        return False
+    # “till dark like tea, then the shallots”: they go into the caramel
+    then = _THEN.match(text, found.end()) is not None
+    return _WITH_ONIONS.search(text[: found.end()] if then else text) is None
+
+
+_THEN = re.compile(r",? (?:and )?then\b")
 
 
 def caramel_lines(understood: Understood) -> frozenset[int]:

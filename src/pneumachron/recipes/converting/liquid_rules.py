@@ -122,7 +122,7 @@ _IN_SLICES = re.compile(
 _FRUIT = any_of(r"\b(?:lemon|lime|orange)s?\b")
 _TAKEN_OUT = any_of(
     r"\b(?:discard|remove|(?:fish|take|pick|lift) out)\b[^.;]{0,40}\b(?:lemon|lime|orange)s?\b",
-    r"\b(?:drop|tuck|throw|put)\b[^.;]{0,20}\b(?:halves|squeezed|quarters|rinds?)\b",
+    r"\b(?:drop|tuck|throw|put)\b[^.;]{0,20}\b(?:halves|squeezed|quarters|rinds?|peels?)\b",
 )
 """“Squeeze the orange over and drop the halves in”: it is fished out later, whole."""
 
@@ -136,7 +136,7 @@ def _goes_in_whole(context: ConversionContext, item: Ingredient) -> bool:
         return False
     word = item.food.words.rstrip("s")
     return any(
-        word in found[0].lower() or "halves" in found[0].lower()
+        any(each in found[0].lower() for each in (word, "halves", "peel", "rind"))
         for step in context.understood.said for found in _TAKEN_OUT.finditer(step)
     ) and "juic" not in item.line.raw.lower()  # fmt: skip
 
@@ -238,7 +238,10 @@ def less(rule: str, share: float, when: When) -> RuleFn:
             return kept(when)(context, item)
         if item.index in context.rubbed:
             return ConvertedLines((plain_line(context, item, "season", share),), rule)
-        factor = share * (context.pouring.ratio if item.kind == "chilli" else 1.0)
+        # a blend by the spoon seasons the meat; pods and flakes season the liquid
+        mild = "powder" in item.food.words and item.line.unit in {"tbsp", "cup", "g", "oz"}
+        by_liquid = item.kind == "chilli" and not mild
+        factor = share * (context.pouring.ratio if by_liquid else 1.0)
         return ConvertedLines((plain_line(context, item, when, factor),), rule)
 
     return apply

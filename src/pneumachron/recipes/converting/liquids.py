@@ -51,10 +51,17 @@ def pour(
             factor = min(1.0, share * need / total)
             bounded |= {item.index: factor * asked[item.index] for item in lines}
     plain = [item for item in liquids if item.index not in bounded and item.index not in kept]
-    have_plain = sum(asked[item.index] for item in plain)
     room = max(left - sum(bounded.values()), 0.0)
-    factor = min(1.0, room / have_plain) if have_plain > 0 else 0.0
-    shared = {item.index: factor * asked[item.index] for item in plain}
+    shared: dict[int, float] = {}
+    # “1 can coconut water, water to cover”: what is measured goes in first
+    for lines in (
+        [item for item in plain if item.line.low is not None],
+        [item for item in plain if item.line.low is None],
+    ):
+        have = sum(asked[item.index] for item in lines)
+        factor = min(1.0, room / have) if have > 0 else 0.0
+        shared |= {item.index: factor * asked[item.index] for item in lines}
+        room -= factor * have
     poured = {**given, **bounded, **shared}
     water = need - sum(poured.values())
     total = sum(asked.values())

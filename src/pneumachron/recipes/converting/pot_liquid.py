@@ -12,7 +12,7 @@ from pneumachron.recipes.converting.marinade import discarded_lines
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.converting.parts import parts_apart
 from pneumachron.recipes.converting.placed import Placing
-from pneumachron.recipes.converting.pot_work import slurry_water
+from pneumachron.recipes.converting.pot_work import is_soup, slurry_water
 from pneumachron.recipes.converting.seasoning import shared_lines
 from pneumachron.recipes.converting.sprays import sprayed_lines
 from pneumachron.recipes.understanding.foods_of_a_line import foods_in
@@ -52,7 +52,9 @@ def pouring_of(
     # what the recipe thins its vinegar with stays: only water that we would add makes room
     water = max(found.water_m3 - seasoning_m3, 0.0)
     total = found.need_m3 - found.water_m3 + water + seasoning_m3
-    return replace(found, water_m3=water, need_m3=max(found.need_m3, total))
+    # what a soup leaves out goes in at the end: nothing that seasons it is too much
+    ratio = 1.0 if is_soup(understood) else found.ratio
+    return replace(found, water_m3=water, need_m3=max(found.need_m3, total), ratio=ratio)
 
 
 def seasoning_m3(placings: Sequence[Placing]) -> float:

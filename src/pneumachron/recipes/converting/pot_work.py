@@ -424,7 +424,7 @@ _A_SAUCE = any_of(r"\b(?:sauce|braising|liquid)\b")
 
 
 _THICKENERS = re.compile(
-    r"starch|corn ?flour|stärke|arrowroot|tapioca|roux|beurre mani|flour|gum"
+    r"starch|corn ?flour|stärke|arrowroot|tapioca|roux|beurre mani|flour|gum|\bmasa"
     r"|gravy (?:mix|gran|pow)",
     re.I,
 )

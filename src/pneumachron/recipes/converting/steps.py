@@ -7,6 +7,7 @@ from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.finish import (
     rest_for,
+    rests_in_juice,
 )
 from pneumachron.core.planning.sauce import MARINADE_BOIL_S
 from pneumachron.core.planning.season import marinating, searing
@@ -295,9 +296,9 @@ def _judge(work: Work) -> OutStep:
 
 
 def _rest(work: Work) -> OutStep:
-    span = rest_for(work.plan.setup.request.load)
-    low, high = minutes_of(span)
-    told = say("rest", low_min=low, high_min=high)
+    load = work.plan.setup.request.load
+    low, high = minutes_of(rest_for(load))
+    told = say("rest_in_juice" if rests_in_juice(load) else "rest", low_min=low, high_min=high)
     cook = cook_plan(work.plan, work.finish.kind)
     hot = () if is_lit_early(cook) else preheat_steps(cook)
     beside = (*crackling_steps(_rind(work)), *hot)

@@ -3,7 +3,7 @@
 import re
 from collections.abc import Set
 
-from pneumachron.core.planning.finish import afterwards, carving
+from pneumachron.core.planning.finish import afterwards, carving, rests_in_juice
 from pneumachron.core.planning.plan import is_pulled
 from pneumachron.core.procedure.cook_plan import CookPlan, cook_plan
 from pneumachron.core.procedure.step import Brought
@@ -111,7 +111,9 @@ def sauce(work: Work) -> OutStep | None:
     shells = [line.called for line in after if line.food.kind == "seafood"]
     # the water of a slurry is told with it
     wet = [line for line in after if slurry and line.food.words == "water"]
-    named = {*milk, *raw, *shells}
+    # “Salt it only now” says so of salt to taste
+    salt = [line.called for line in after if line.food.kind == "salt" and line.amount is None]
+    named = {*milk, *raw, *shells, *salt}
     made = {
         row: part.name for part in parts_stirred_in(work) for row in part.lines
         if any(is_made_in(work, told, part) for told in work.kept)
@@ -315,9 +317,23 @@ def _made_apart(work: Work) -> dict[int, str]:
         row: _FOR_THE.sub("", part.name).strip(" :").lower()
         for part in work.understood.recipe.parts
         if part.role in {"sauce", "glaze"}
-        and any(len(rows_named(work.understood, told.text) & {*part.lines}) > 1 for told in own)
+        and any(
+            len(rows_named(work.understood, told.text) & {*part.lines}) > 1
+            or _mixes_all_of(part, told.text)
+            for told in own
+        )
         for row in part.lines
     }  # fmt: skip
+
+
+def _mixes_all_of(part: Part, text: str) -> bool:
+    """“Put all the glaze ingredients in a small pan”, “everything for the sauce”."""
+    kind = re.escape(part.name.lower().strip(" :").rsplit(" ", 1)[-1])
+    return re.search(
+        rf"\b{kind} ingredients\b"
+        rf"|\b(?:ingredients|everything) (?:for|of) (?:the |your )?(?:\w+ )?{kind}\b",
+        text.lower(),
+    ) is not None  # fmt: skip
 
 
 def _brushes_the_juice(work: Work) -> bool:
@@ -345,6 +361,7 @@ def carve(work: Work) -> OutStep:
     cut = work.plan.outcomes[0].piece.cut
     pulled = is_pulled(work.plan.setup.request)
     how = carving(work.plan.setup.request.load, pulled=pulled, cold=False)
+    stew = rests_in_juice(work.plan.setup.request.load) and work.finish.kind == "none"
     cubed = work.understood.thickness_m is not None and work.understood.cubed
     ends = "burnt_ends" in work.understood.crust.characters
     small = (ends and work.finish.kind != "none") or (cubed and (not pulled or ends))
@@ -354,6 +371,8 @@ def carve(work: Work) -> OutStep:
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone
         said = [say("pull_off", bones="yes" if bones else "no")]
+    if stew and not pulled:
+        said = []  # nothing of it is cut or lifted out
     if mixed := _mixed_in(work):
         said.append(say("glaze_beside", names=listed(mixed)))
     if beside := _served(work):

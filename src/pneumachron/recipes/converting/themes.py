@@ -313,6 +313,10 @@ _OWN_WORK = any_of(
 
 
 _PARBOILS = any_of(
+    # “Cover the ribs with fresh water and bring to a boil; cook 5 minutes. Drain and rinse.”
+    r"\bbring\b[^.;]{0,24}\bboil\b[^.;]{0,12}[.;,] ?(?:and |then )?(?:cook|boil|simmer|blanch)\b"
+    r"[^.;]{0,12}\b(?:[1-9]|1\d)(?:(?:-|–| to )1?\d)? min\w*[^;]{0,40}"
+    r"\b(?:drain|rinse|discard|throw)\b",
     r"\b(?:par-?)?boil\b[^.;]{0,60}\b(?:for )?(?:[1-9]|1\d)(?:(?:-|–| to )1?\d)? min\w*[^;]{0,40}"
     r"\b(?:drain|rinse|discard|throw)\b",
 )

@@ -86,6 +86,14 @@ _PART = re.compile(
 _OF_THE_SAME = re.compile(r"^(?P<many>\d|half|an?|one|two|three|four) of (?=[a-z])", re.I)
 """“2 tablespoons of paprika, one of salt”: a measure that was told just before."""
 _EACH = re.compile(r"\beach\b", re.I)
+_EACH_OF = re.compile(
+    r"(?P<amount>[\d½¼¾⅓⅔][\d./½¼¾ ]{0,5} ?"
+    r"(?:tbsp|tsp|tablespoons?|teaspoons?|cups?|T|t|g|ml)\b\.?)"
+    r" each (?:of )?(?P<foods>[a-z][a-z ]{1,30}(?:, [a-z][a-z ]{1,30}){1,6}?,? (?:and|&|\+) "
+    r"[a-z][a-z ]{1,30})",
+    re.I,
+)
+"""“1 tbsp each of smoked paprika, cumin and salt”: it is told once for all of them."""
 _PUT_ON = re.compile(
     r"\b(?:rub|season|coat|mix|stir|add|pour|brush|baste|mop|sprit?z|wrap|toss|sprinkle|slather"
     r"|smear|marinate|sauce|glaze|dust|mustard|top|smoke)"
@@ -306,7 +314,7 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         or _PART.match(sentence) is not None
         or _ONLY_SEASONED.match(named) is not None
     )
-    chunks = _in_the_same_unit(_APART.split(named))
+    chunks = _in_the_same_unit(_APART.split(_EACH_OF.sub(_told_apart, named)))
     for chunk in filter(None, (_from_amount(_AS_MUCH.sub("", part)) for part in chunks)):
         line, each = read_line(chunk), _EACH.search(chunk)
         plain = line.low is None  # so much stock is bought, “the stock” was told before
@@ -345,6 +353,11 @@ _IN_A_PAN = re.compile(
     re.I,
 )
 """“2 chilies in a dry skillet”: where it is done is no part of its name."""
+
+
+def _told_apart(found: re.Match[str]) -> str:
+    foods = re.split(r",? (?:and|&|\+) |, ", found["foods"])
+    return ", ".join(f"{found['amount']} {food}" for food in foods)
 
 
 def _tidy(chunk: str) -> str:

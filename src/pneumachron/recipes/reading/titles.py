@@ -8,6 +8,10 @@ from pneumachron.recipes.understanding.lines import read_line
 
 _SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
 """“Pot roast | Weeknight Suppers”: the name of a page's site."""
+_PRINTED = re.compile(
+    r"(?:\s+recipe)?\s*[-–|:]\s*print(?:able|er)?(?: (?:version|page|view))?$", re.I
+)
+"""“Pork ragu recipe - Print”: the page to print."""
 _LABEL = re.compile(r"^(?:recipe(?: name| for)?|name|dish|title|q|question)\s*:\s+(?=\S)", re.I)
 SERVED = re.compile(
     r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
@@ -60,7 +64,7 @@ def question(line: str) -> re.Match[str] | None:
 
 def title_of(line: str) -> str:
     """Without emphasis, the name of the site, and the word before it."""
-    bare = _LABEL.sub("", _SITE.sub("", line.strip("*_=~ ")))
+    bare = _LABEL.sub("", _SITE.sub("", _PRINTED.sub("", line.strip("*_=~ "))))
     bare = SERVED.sub("", bare)
     if asked := question(bare):
         return asked["about"]

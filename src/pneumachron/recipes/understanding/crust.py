@@ -222,6 +222,9 @@ _IN_A_DISH = any_of(
 _TURNED = any_of(rf"\b(?:return|add|put) {_MEAT}\b[^.;]{{0,30}}\b(?:turn|toss|roll) to coat\b")
 _SYRUPY = any_of(r"\bsyrup\w*", r"\bsticky\b", r"\bglaz\w*", r"\bglossy\b")
 _HEATS_A_GRILL = any_of(r"\b(?:heat|preheat|turn on|switch on) (?:the|your) grill\b")
+_BRITISH = any_of(r"\bgas (?:mark )?\d", r"\b\d{3} ?°?C?/?,? ?\(?\d{0,3} ?°?C? ?fan\b", r"\bhob\b")
+"""Ovens with gas marks and fans: the grill is the one in the oven."""
+_OUTDOORS = any_of(r"\b(?:barbecues?|bbq|coals?|charcoal|fire ?pit|flames?)\b(?! (?:sauce|rub))")
 _ON_A_TRAY = any_of(r"\b(?:foil|tray|baking sheet|roasting tin)\b")
 
 
@@ -262,7 +265,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
         hotter = in_oven and _HOTTER.search(sentence) is not None
         if hotter or (hot and not warms and (in_oven or cooking.method == "simmer")):
             kind = kind or "broiler"
-    if kind == "grill" and _HEATS_A_GRILL.search(told) and _ON_A_TRAY.search(told):
+    british = in_oven and _BRITISH.search(words) and not _OUTDOORS.search(words)
+    if kind == "grill" and (british or (_HEATS_A_GRILL.search(told) and _ON_A_TRAY.search(told))):
         kind = "broiler"  # a British grill, with its heat from above
     if kind == "glaze" and "burnt_ends" in characters:
         kind = "broiler"  # cubes that go back into the heat with their sauce

@@ -19,6 +19,8 @@ class Cutting:
     """Bought with its bone, and cut off it."""
 
 
+BITE_M = 0.03
+"""A piece of the size of a bite, raw. Common practice: 2.5 to 3 cm."""
 CHUNK_M = 0.045
 """A chunk of a stew. Common practice: 4 to 5 cm."""
 RACK_BONES = 12

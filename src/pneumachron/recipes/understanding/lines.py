@@ -229,6 +229,12 @@ def _parser() -> Lark:
     return Lark(_grammar(), parser="lalr", lexer="contextual")
 
 
+_EACH_SO_HEAVY = re.compile(
+    r"^(\d{1,2}) (\d[\d.½]{0,4}(?:-\d[\d.½]{0,4})? ?(?:#|lbs?\b|pounds?\b|kg\b)\.?) (?=[a-z])", re.I
+)
+"""“1 5-6# brisket”, “2 3 lb. racks”: how many, and how heavy each is."""
+
+
 @kept
 def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
@@ -248,7 +254,7 @@ def read_line(text: str) -> Line:
     plain = _LEADERS.sub(": ", _FROM_THE_MILL.sub("", plain))
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
-    plain = _SPACED_RANGE.sub("-", plain)
+    plain = _EACH_SO_HEAVY.sub(r"\1 (\2) ", _SPACED_RANGE.sub("-", plain))
     # 1.500 g and 1,000 ml are thousands
     plain = _THOUSANDS.sub(r"\1\2", plain)
     # "375 ml bottle stout" is so much stout; "To glaze: 1 tbsp honey" says what the honey is for

@@ -16,7 +16,7 @@ from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.counting import no_unit
 from pneumachron.recipes.understanding.crust import Crust, read_crust
 from pneumachron.recipes.understanding.cut_names import CUT_ACROSS, SLICE_KG, STEAK_M
-from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
+from pneumachron.recipes.understanding.cutting import BITE_M, CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import (
@@ -191,10 +191,11 @@ def _number(word: str) -> float:
     return _FEW.get(word.lower()) or max(float(word), 1.0)
 
 
+_BITES = any_of(r"\bbite[- ]?sized?\b", r"\bmundgerecht\w*")
 _CUBED = any_of(
     r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"(?<!two )(?<!2 )(?<!half )\bchunks?\b",
     r"\bw(?:ü|ue)rfeln?\b", r"\bgew(?:ü|ue)rfelt", r"\bgulasch(?:fleisch)?\b",
-    r"\bfist[- ]sized? (?:pieces|lumps|hunks)\b",
+    r"\bfist[- ]sized? (?:pieces|lumps|hunks)\b", _BITES.pattern,
 )  # fmt: skip
 _SQUARE = re.compile(
     r"(?:\bin(?:to)? (?:about |large |big )?|, |\()\d[\d./½¼¾]{0,5}[- ]?(?:cm|in(?:ch)?|\")[- ]?"
@@ -234,7 +235,8 @@ def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
     chunks = cutting.chunks or _CUBED.search(meat.text) is not None
     chunks = chunks or (boneless and _SQUARE.search(meat.text) is not None)
     if chunks and boneless and meat.thickness_m is None and (meat.count or 1) == 1:
-        return replace(meat, usual_m=CHUNK_M, cubed=True)
+        size_m = BITE_M if _BITES.search(meat.text) else CHUNK_M
+        return replace(meat, usual_m=size_m, cubed=True)
     if chunks and meat.thickness_m is not None and (meat.count or 1) == 1:
         return replace(meat, cubed=True)
     said = meat.count is not None and meat.count > 1 and cut.family != "ribs"

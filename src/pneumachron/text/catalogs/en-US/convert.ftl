@@ -67,6 +67,7 @@ convert-look = Check it: { LOOKS($cut, $texture) }.
 convert-cook_longer_glazed = If it is firmer than that, pour in { VOLUME($liquid_m3) } of water, put the lid back on and cook it longer: a glaze scorches under the lid.
 convert-cook_longer = If it is firmer than that, put the lid back on and cook it longer.
 convert-rest = Rest the meat for { MINUTESSPAN($low_min, $high_min) }, tented loosely with foil.
+convert-rest_in_juice = Leave the meat in its juice for { MINUTESSPAN($low_min, $high_min) }.
 convert-own_run = While it rests, cook { LIST($names) } separately, half full at most.
 convert-boil_as_pack = Meanwhile boil { LIST($names) } separately, as the pack says.
 convert-pulses_first = First cook { LIST($names) } separately in plenty of water, half full at most, { MINUTES($time_min) } under pressure. Let the pressure fall undisturbed, and set aside what is cooked with its liquid.

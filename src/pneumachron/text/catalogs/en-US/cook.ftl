@@ -195,7 +195,10 @@ do-judge = Is it done?
 do-judge_glazed = Is it done?
     .look = { LOOKS($cut, $texture) }
     .wrong = Still firm? Pour in thin liquid again before the lid goes on: a glaze scorches under it.
-do-rest = Rest it for { MINUTES($rest_min) }, tented loosely with foil
+do-rest = { $in_juice ->
+        [yes] Leave it in its juice for { MINUTES($rest_min) }
+       *[no] Rest it for { MINUTES($rest_min) }, tented loosely with foil
+    }
     .look = Pressed gently, it keeps its juice.
     .wrong = Do not cut it yet, or it falls apart.
 do-skim = Pour the juice into a pan, through a strainer if nothing in it is eaten; skim the fat
