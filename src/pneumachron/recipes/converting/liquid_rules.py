@@ -16,7 +16,8 @@ from pneumachron.recipes.converting.context import (
 )
 from pneumachron.recipes.converting.cures import BRUSHED_OFF, MOST_SALT_KG_PER_KG
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
-from pneumachron.recipes.converting.marks import When
+from pneumachron.recipes.converting.marinade import marinates_raw, told_of_the_marinade
+from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.patterns import any_of
@@ -73,15 +74,16 @@ def _poured(context: ConversionContext, item: Ingredient, volume: float) -> Conv
     alone = item.kind in {"wine", "beer"} and item.index not in context.blended
     line = volume_line(context, item, "sear" if alone else "pot", volume)
     need: dict[str, Param] = {"need_m3": context.pouring.need_m3}
+    rest = _only_for_the_marinade(context, item, asked - volume)
     if alone:
-        return ConvertedLines(
-            (replace(line, prepared=Message("prepared-simmered")),), "wine_first", need
-        )
+        off = replace(line, prepared=Message("prepared-simmered"))
+        return ConvertedLines((off, *rest), "wine_first", need)
     if item.kind == "stock" and not _UNSALTED.search(item.line.raw):
         plain = _LOW_SALT.sub("", line.name)
         line = replace(line, name=_OR_STOCK.sub(r"\1unsalted ", plain, count=1))
     if item.index in context.marinated:
-        return ConvertedLines((line,), "marinade_boiled")
+        same = tuple(replace(each, name=line.name) for each in rest)
+        return ConvertedLines((line, *same), "marinade_boiled")
     if volume < 0.97 * asked and context.is_soup:
         return ConvertedLines(
             (line, volume_line(context, item, "after", asked - volume)), "thin_to_need", need
@@ -90,6 +92,30 @@ def _poured(context: ConversionContext, item: Ingredient, volume: float) -> Conv
         return ConvertedLines((line,), "thin_to_need", need)
     unsalted = "stock_unsalted" if line.name != item.line.name else None
     return ConvertedLines((line,), unsalted or ("kept_amount" if scaled(context, item) else None))
+
+
+def _only_for_the_marinade(
+    context: ConversionContext, item: Ingredient, left_m3: float
+) -> tuple[OutLine, ...]:
+    """What the meat lies in beforehand, and the cooker does not need: a bottle of wine."""
+    if left_m3 < _LEFT_M3 or not marinates_raw(context.understood):
+        return ()
+    if item.index not in context.in_marinade & told_of_the_marinade(context.understood):
+        return ()
+    line = volume_line(context, item, "season", left_m3)
+    return (replace(line, prepared=Message("prepared-marinade_only")),)
+
+
+_LEFT_M3 = 60e-6
+"""Less than a quarter of a cup is not worth a line. Judgement."""
+_BY_THE_PINT_M3 = 300e-6
+"""So much wine, beer or water stands in a marinade that the meat is covered. Judgement."""
+
+
+def _soaks_by_the_pint(context: ConversionContext) -> bool:
+    items = context.understood.ingredients
+    thin = sum(item.volume_m3 or 0.0 for item in items if item.index in context.marinated)
+    return context.scale * thin > _BY_THE_PINT_M3
 
 
 def follows(when: When) -> RuleFn:
@@ -145,6 +171,12 @@ def acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Half under pressure, half at the end; a splash stays whole."""
     few = item.line.unit in {"splash", "dash", "drop"} or _goes_in_whole(context, item)
     few = few or any(look.search(item.line.raw) for look in (_IN_SLICES, _ZESTED))
+    ratio = context.pouring.ratio
+    asked_m3 = context.scale * (item.volume_m3 or 0.0)
+    left = _only_for_the_marinade(context, item, (1.0 - ratio) * asked_m3)
+    if left and item.line.unit and context.cooks_marinade and _soaks_by_the_pint(context):
+        # “250 ml of vinegar in a liter of wine and water”: as sour as that, and no more
+        return ConvertedLines((plain_line(context, item, "pot", ratio), *left), "marinade_boiled")
     whole = context.rubbed | context.blended | context.in_marinade  # raw meat lay in it
     if few or item.index in whole or item.line.low is None:
         return kept("pot")(context, item)

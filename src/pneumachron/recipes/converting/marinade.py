@@ -124,6 +124,13 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     return ((named - apart) | frozenset(rows)) - meat
 
 
+def marinates_raw(understood: Understood) -> bool:
+    """Whether the meat lies in its marinade before the long heat, and not only behind it."""
+    main = understood.cooking.main
+    early = understood.said if main is None else around(understood.said, *main)[0]
+    return MARINATED.search(" ".join(early)) is not None
+
+
 def _rows_marinated_late(understood: Understood) -> frozenset[int]:
     """“Strain the liquid. Marinate the eggs in half of it”: no raw meat lies with them."""
     main = understood.cooking.main

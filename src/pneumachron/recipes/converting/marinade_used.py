@@ -22,6 +22,10 @@ USED = any_of(
     r"\b(?:return|put|add)\b[^.;]{0,40}\b(?:pot|pan|casserole|cooker)\b[^.;]{0,12}"
     r"\bwith (?:the |its |all (?:of )?the )?(?:\w+ )?marinade\b",
     r"\badd (?:the |any |all )?(?:\w+ )?marinade\b[^.;]*[.;]\s+(?:bring\b|simmer|boil)",
+    # “Mit der Hälfte der Beize ablöschen”, “die Marinade angießen”, “in der Beize schmoren”
+    r"\b(?:beize|marinade|sud)\b[^.;]{0,40}"
+    r"\b(?:abl(?:ö|oe)sch\w*|(?:an|auf|zu|dazu|hinein|dar(?:ü|ue)ber)gie(?:ß|ss)\w*|zugeben"
+    r"|dazugeben|hinzuf(?:ü|ue)gen|aufkochen|schmoren)",
 )
 
 

@@ -16,6 +16,7 @@ _NEXT = re.compile(
     r"(?:dry |spice |wet )?(?:ingredients|things|items)\b",
     re.I,
 )
+_BEFORE_NEXT = re.compile(r",? (?:and|plus|with|&) (?:the )?$", re.I)
 _REST = re.compile(
     r"\b(?:the )?(?:remaining|other|rest of the) (?:ingredients|things|stuff)\b"
     r"|\beverything else\b|\ball (?:of )?the rest\b"
@@ -67,6 +68,9 @@ def spelled_out(
         text = _with_named_parts(_with_ranges(text, foods), parts, ingredients)
         for counted in _NEXT.finditer(step):
             begin = 0 if counted["which"].lower() == "first" else at
+            # “Stir together honey and next 5 ingredients”: those below the honey
+            if leads := _BEFORE_NEXT.search(step[: counted.start()]):
+                begin = _behind(foods, step[: leads.start()].lower(), begin)
             at = begin + _number(counted["many"])
             text = text.replace(counted[0], f"{counted[0]} ({_names(foods[begin:at])})", 1)
         rest = _REST.search(text)
@@ -175,6 +179,12 @@ def _with_ranges(text: str, foods: list[Ingredient]) -> str:
             names = _names(foods[first : last + 1])
             return f"{text[: through.start()]} ({names}) and {text[through.end() :]}"
     return text
+
+
+def _behind(foods: list[Ingredient], text: str, otherwise: int) -> int:
+    """The place behind the food that a text ends with."""
+    places = (row + 1 for row, item in enumerate(foods) if _ends_with(text, item))
+    return next(places, otherwise)
 
 
 def _ends_with(text: str, item: Ingredient) -> bool:

@@ -176,6 +176,7 @@ prepared-caramel = melted to a caramel first
 prepared-brushed_off = brushed off before cooking
 prepared-own_run = { MINUTES($hold_min) }, quick release
 prepared-for_the_smoke = for the smoke
+prepared-marinade_only = for the marinade only
 
 # What a recipe did not say, and what is assumed until it is answered.
 question-cut = Which cut is it?
