@@ -198,6 +198,7 @@ def test_conversion() -> None:
         "mix the soy sauce ", "sprinkle the ribs ", "put the pork in a big ", "boil the marinade ",
         "scatter the salt over ", "add salt to the ", "coriander and ",
         "das Fleisch mit ", "mit Salz das Fleisch ", "reibe das Fleisch ", "put soy sauce in a ",
+        "pour the sauce over ", "mit der Beize das Fleisch ", "bring to a boil; cook ",
     ],
 )  # fmt: skip
 def test_one_long_sentence(words: str) -> None:

@@ -395,7 +395,7 @@ def test_what_is_mixed_and_rubbed_over_the_flesh() -> None:
     assert {"fennel seeds", "garlic"} <= seasoned(done)
     assert "crackling" in done.understood.crust.characters  # “until the skin puffs”
     lemon = [line.amount for line in done.lines if line.name == "lemon"]
-    assert lemon == [(0.5, 0.5), (0.5, 0.5)]
+    assert lemon == [(1.0, 1.0)]  # nobody halves what is grated
 
 
 def test_a_slurry_of_the_list_is_thickened_once() -> None:

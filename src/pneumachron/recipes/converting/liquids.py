@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient
+from pneumachron.recipes.understanding.ingredients import COVERING_L, THIN_KINDS, Ingredient
 
 WINE_SHARE = 1.0 / 3.0
 """Wine over all liquid at most. Common practice."""
@@ -55,8 +55,8 @@ def pour(
     shared: dict[int, float] = {}
     # “1 can coconut water, water to cover”: what is measured goes in first
     for lines in (
-        [item for item in plain if item.line.low is not None],
-        [item for item in plain if item.line.low is None],
+        [item for item in plain if not _covers(item)],
+        [item for item in plain if _covers(item)],
     ):
         have = sum(asked[item.index] for item in lines)
         factor = min(1.0, room / have) if have > 0 else 0.0
@@ -67,6 +67,12 @@ def pour(
     total = sum(asked.values())
     ratio = max(sum(poured.values()) / total, LEAST_RATIO) if total > 0 else 1.0
     return Pouring(poured, water if water > _LEAST_M3 else 0.0, need, kept, min(ratio, 1.0))
+
+
+def _covers(item: Ingredient) -> bool:
+    """“Water”, “stock to cover”: nobody measured it."""
+    told = any(letter.isnumeric() for letter in item.line.raw)
+    return item.line.low is None or (item.line.low == COVERING_L and not told)
 
 
 def is_liquid(item: Ingredient) -> bool:

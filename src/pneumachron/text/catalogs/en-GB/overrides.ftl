@@ -121,7 +121,7 @@ mark-flour_left_off = Flour on the meat burns to the bottom. Leave it off and th
         [none] { "" }
        *[other] { " " }Contains { NAMES("allergen", $allergens) }.
     }
-mark-chilli_less = The heat of chilli stays in the cooker: three quarters do as much. What is measured goes by the amount of liquid.
+mark-chilli_less = The heat of chilli stays in the cooker: three quarters do as much. Pods and flakes go by the amount of liquid.
 mark-fresh_herb_last = Fresh herbs turn grey under pressure. They go in at the end.
 mark-liquid_smoke_measured = Liquid smoke goes by measure: { $units ->
         [us] about ½ tsp a quart, 1 tsp at most
