@@ -173,11 +173,13 @@ EXACT = 0.0005
 """A measure is typed this exactly, so that Plan has the minutes of the conversion. Judgement."""
 
 
-def _typed(value: float, shown: Shown, quantity: Literal["mass", "length"]) -> str:
+def _typed(value: float, shown: Shown, quantity: Literal["mass", "length", "volume"]) -> str:
     """A measure as it would be typed: 4 lb stay 4 lb, where 1.81 kg would be less."""
     for text in (shown.metric, shown.us):
         if abs(parse_measure(text, quantity, quantity) / value - 1.0) <= EXACT:
             return text
+    if quantity == "volume":
+        return f"{1e6 * value:.0f} ml"
     return f"{1000.0 * value:.0f} g" if quantity == "mass" else f"{1000.0 * value:.1f} mm"
 
 
@@ -187,6 +189,8 @@ def plan_request(done: Converted, pot: str) -> dict[str, Any]:
     piece = request.load.pieces[0]
     measured = done.understood.thickness_m is not None
     mass_kg, thick_m = request.load.mass_kg, piece.thickness_m
+    # more than the usual: what the recipe pours in by the cup
+    more_m3 = request.liquid_m3
     return {
         "pieces": [
             {
@@ -200,6 +204,7 @@ def plan_request(done: Converted, pot: str) -> dict[str, Any]:
         "pot": pot,
         "texture": done.understood.texture,
         "liquid_style": request.liquid_style,
+        "liquid": None if more_m3 is None else _typed(more_m3, show_volume(more_m3), "volume"),
         "release": request.release,
         "wait_min": None if request.wait_s is None else round(request.wait_s / 60),
         "level": request.level,
