@@ -179,8 +179,8 @@ _CHILLED = re.compile(
     re.I,
 )
 _AHEAD = any_of(
-    r"\b(?:fridge|refrigerat\w*|chill\w*|cool|cold)\b[^.;]*\bovernight\b",
-    r"\bovernight\b[^.;]*\b(?:fridge|refrigerator|cold)\b",
+    r"\b(?:fridge|refrigerat\w*|chill\w*|cool|cold)\b[^.;]{0,120}\bovernight\b",
+    r"\bovernight\b[^.;]{0,120}\b(?:fridge|refrigerator|cold)\b",
     r"^\W*(?:on )?(?:the )?(?:next|following) day,? (?!it\b|is\b|they\b)",
 )
 """Cooked a day ahead: the fat is lifted off cold, and the meat is sliced cold."""
