@@ -139,7 +139,7 @@ PORTION_REST_S = (300.0, 600.0)
 
 
 def rest_for(load: Load) -> tuple[float, float]:
-    """How long it rests under a loose tent [s], or in its juice."""
+    """How long it rests [s], tented loosely with foil or in its juice."""
     if are_portions(load):
         return PORTION_REST_S
     low, high = afterwards()[load.pieces[0].cut.family].rest_s

@@ -20,6 +20,7 @@ from pneumachron.recipes.understanding.ingredients import JOINT, Kind
 from pneumachron.recipes.understanding.naming import around, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.spelling_out import names_all_of
 
 _SUGARS: frozenset[Kind] = frozenset({"sugar", "sugar_thick"})
 
@@ -319,21 +320,11 @@ def _made_apart(work: Work) -> dict[int, str]:
         if part.role in {"sauce", "glaze"}
         and any(
             len(rows_named(work.understood, told.text) & {*part.lines}) > 1
-            or _mixes_all_of(part, told.text)
+            or names_all_of(part, told.text)
             for told in own
         )
         for row in part.lines
     }  # fmt: skip
-
-
-def _mixes_all_of(part: Part, text: str) -> bool:
-    """“Put all the glaze ingredients in a small pan”, “everything for the sauce”."""
-    kind = re.escape(part.name.lower().strip(" :").rsplit(" ", 1)[-1])
-    return re.search(
-        rf"\b{kind} ingredients\b"
-        rf"|\b(?:ingredients|everything) (?:for|of) (?:the |your )?(?:\w+ )?{kind}\b",
-        text.lower(),
-    ) is not None  # fmt: skip
 
 
 def _brushes_the_juice(work: Work) -> bool:

@@ -241,6 +241,12 @@ _ENDS = re.compile(
 )
 
 
+def names_all_of(part: Part, text: str) -> bool:
+    """“Put all the glaze ingredients in a small pan”, “everything for the sauce”."""
+    name = part.name.lower()
+    return any((found["part"] or found["of"]).lower() in name for found in _PARTS.finditer(text))
+
+
 def _of_part(
     found: re.Match[str], parts: tuple[Part, ...], ingredients: tuple[Ingredient, ...]
 ) -> str:
